@@ -1,0 +1,43 @@
+import type { Workpiece } from '~/model'
+import { boardFindings } from './findings/boardFindings'
+import type { Finding, Severity } from './findings/finding'
+import { heightFindings } from './findings/heightFindings'
+import { spacingFindings } from './findings/spacingFindings'
+import { cutLayout } from './layout/cutLayout'
+import { type Layout, layOut } from './layout/layout'
+import { type ClosingSum, closingSum } from './marks/closingSum'
+import { buildCutList, type CutRow, type Piece } from './pieces'
+
+/** Everything that follows from one wall and its design, but for the boards, which take longer. */
+export interface Plan {
+  readonly layout: Layout
+  readonly pieces: readonly Piece[]
+  readonly cutList: readonly CutRow[]
+  readonly closing: ClosingSum | null
+  readonly findings: readonly Finding[]
+}
+
+const ORDER: readonly Severity[] = ['wrong', 'watch', 'note', 'good']
+
+/** The pipeline: survey and design -> layout -> pieces -> cut list, and what there is to say about them. */
+export function computePlan(workpiece: Workpiece): Plan {
+  const { survey, design } = workpiece.wall
+  const layout = layOut(survey, design, workpiece.settings)
+  const pieces = cutLayout(layout, design, workpiece.settings)
+  const cutList = buildCutList(pieces)
+  const closing = layout.placement ? closingSum(layout.placement) : null
+  const findings: Finding[] = [
+    ...spacingFindings(workpiece, layout),
+    ...heightFindings(workpiece, layout),
+    ...boardFindings(workpiece, layout, pieces),
+  ]
+  if (closing?.difference === 0)
+    findings.push({
+      severity: 'good',
+      says: { code: 'closes', wall: closing.wall },
+      stripIds: [],
+      waysOut: [],
+    })
+  findings.sort((a, b) => ORDER.indexOf(a.severity) - ORDER.indexOf(b.severity))
+  return { layout, pieces, cutList, closing, findings }
+}

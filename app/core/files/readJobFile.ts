@@ -1,0 +1,78 @@
+import type { z } from 'zod'
+import { fail, ok, type Result } from '~/length'
+import { type JobFile, jobFileSchemaFor, unitsOf } from '~/model'
+
+/** One thing wrong with a file, with its path: rooms[0].walls[1].survey.width. */
+export type FileProblem =
+  | { readonly code: 'notJson'; readonly path: string; readonly detail: string }
+  | { readonly code: 'schema'; readonly path: string; readonly issue: z.core.$ZodIssue }
+  | { readonly code: 'unknownMaterial'; readonly path: string; readonly material: string }
+  | { readonly code: 'sameId'; readonly path: string; readonly id: string }
+
+/** rooms, 0, name -> rooms[0].name; the whole document is "file". */
+export function pathText(path: readonly PropertyKey[]): string {
+  if (path.length === 0) return 'file'
+  return path
+    .map((part, i) => (typeof part === 'number' ? `[${part}]` : `${i === 0 ? '' : '.'}${String(part)}`))
+    .join('')
+}
+
+/** The issues a person can act on: of a union, those of the branch that came nearest. */
+function flatten(issues: readonly z.core.$ZodIssue[], above: readonly PropertyKey[]): FileProblem[] {
+  return issues.flatMap((issue): FileProblem[] => {
+    const path = [...above, ...issue.path]
+    if (issue.code === 'invalid_union' && issue.errors.length > 0) {
+      const typed = issue.errors.find((branch) => branch.some(({ code }) => code === 'custom'))
+      if (typed) return flatten(typed, path)
+    }
+    return [{ code: 'schema', path: pathText(path), issue }]
+  })
+}
+
+function crossChecks(file: JobFile): FileProblem[] {
+  const problems: FileProblem[] = []
+  const known = new Set(file.settings.materials.map(({ id }) => id))
+  const check = (path: string, material: string | undefined) => {
+    if (material !== undefined && !known.has(material))
+      problems.push({ code: 'unknownMaterial', path, material })
+  }
+  file.settings.shop.offers.forEach((offer, i) =>
+    check(`settings.shop.offers[${i}].material`, offer.material),
+  )
+  const seen = new Set<string>()
+  file.rooms.forEach((room, r) =>
+    room.walls.forEach((wall, w) => {
+      const path = `rooms[${r}].walls[${w}]`
+      if (seen.has(wall.id)) problems.push({ code: 'sameId', path: `${path}.id`, id: wall.id })
+      seen.add(wall.id)
+      for (const { at, material } of materialsOf(wall.design)) check(`${path}.design.${at}`, material)
+    }),
+  )
+  return problems
+}
+
+/** Every place where a design names a material. */
+export function materialsOf(design: JobFile['rooms'][number]['walls'][number]['design']) {
+  return [
+    { at: 'battenMaterial', material: design.battenMaterial },
+    ...(design.foot.kind === 'rail' ? [{ at: 'foot.material', material: design.foot.material }] : []),
+    ...(design.topRail ? [{ at: 'topRail.material', material: design.topRail.material }] : []),
+    ...(design.cap ? [{ at: 'cap.material', material: design.cap.material }] : []),
+  ]
+}
+
+/** Reads a job file: the whole job, or every problem with its path. Nothing is taken in by halves. */
+export function readJobFile(text: string): Result<JobFile, readonly FileProblem[]> {
+  let raw: unknown
+  try {
+    raw = JSON.parse(text)
+  } catch (error) {
+    return fail([
+      { code: 'notJson', path: 'file', detail: error instanceof Error ? error.message : String(error) },
+    ])
+  }
+  const parsed = jobFileSchemaFor(unitsOf(raw)).safeParse(raw)
+  if (!parsed.success) return fail(flatten(parsed.error.issues, []))
+  const problems = crossChecks(parsed.data)
+  return problems.length > 0 ? fail(problems) : ok(parsed.data)
+}

@@ -1,0 +1,83 @@
+import { addLengths, inches, millimeters, nearestNanometer } from '~/length'
+import { usualOffers, type Workpiece } from '~/model'
+import { longestBoard } from '../layout/cutLayout'
+import type { Layout } from '../layout/layout'
+import type { Piece } from '../pieces'
+import type { Finding, WayOut } from './finding'
+
+/** What the boards on sale have to say: none listed, a batten too long for them, a rail joined of several. */
+export function boardFindings(
+  { wall, settings }: Workpiece,
+  layout: Layout,
+  pieces: readonly Piece[],
+): Finding[] {
+  const findings: Finding[] = []
+  for (const materialId of new Set(pieces.map((piece) => piece.materialId))) {
+    const longest = longestBoard(settings, materialId)
+    if (longest === null) {
+      findings.push({
+        severity: 'wrong',
+        says: { code: 'noBoardsListed', materialId },
+        stripIds: [],
+        waysOut: [
+          {
+            says: { code: 'listUsualBoards' },
+            edits: usualOffers(materialId).map((offer) => ({ type: 'setOffer', offer })),
+          },
+        ],
+      })
+      continue
+    }
+    const tooLong = pieces.filter((piece) => piece.materialId === materialId && piece.cutLength > longest)
+    const [worst] = [...tooLong].sort((a, b) => b.cutLength - a.cutLength)
+    if (!worst) continue
+    const step = settings.units === 'mm' ? millimeters(300) : inches(24)
+    const needed = nearestNanometer(Math.ceil((worst.cutLength + settings.shop.endTrim) / step) * step)
+    const waysOut: WayOut[] = [
+      {
+        says: { code: 'addBoard', length: needed },
+        edits: [
+          {
+            type: 'setOffer',
+            offer: { id: `${materialId}-${needed}`, material: materialId, length: needed, price: null },
+          },
+        ],
+      },
+    ]
+    if (worst.role === 'batten') {
+      const height = addLengths(
+        layout.battenFoot,
+        longest,
+        nearestNanometer(layout.height - layout.battenHead),
+      )
+      waysOut.push({
+        says: { code: 'lowerTo', height },
+        edits: [{ type: 'patchDesign', patch: { height: { rule: 'typed', value: height } } }],
+      })
+    }
+    findings.push({
+      severity: 'wrong',
+      says: { code: 'pieceLongerThanBoards', stripId: worst.stripId, length: worst.cutLength, longest },
+      stripIds: [...new Set(tooLong.map((piece) => piece.stripId))],
+      waysOut,
+    })
+  }
+  const joint = wall.design.railJoint
+  const other = joint === 'scarf' ? 'butt' : 'scarf'
+  for (const band of layout.bands) {
+    const parts = pieces.filter((piece) => piece.stripId === band.id).length
+    if (parts < 2) continue
+    findings.push({
+      severity: 'note',
+      says: { code: 'bandJoined', bandId: band.id, parts, joint },
+      stripIds: [band.id],
+      waysOut: [
+        {
+          says: { code: 'joinWith', joint: other },
+          edits: [{ type: 'patchDesign', patch: { railJoint: other } }],
+        },
+      ],
+    })
+  }
+  return findings
+}

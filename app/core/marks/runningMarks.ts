@@ -1,0 +1,102 @@
+import { readOnTape, type Tape, type TapeReading } from '~/length'
+import type { Layout } from '../layout/layout'
+
+export const EDGES = ['near', 'center', 'far'] as const
+export type Edge = (typeof EDGES)[number]
+export type Datum = 'left' | 'right'
+
+/** One batten's marks, measured from the datum end with the tape hooked there. */
+export interface StripMarks {
+  readonly stripId: string
+  readonly number: number
+  readonly near: TapeReading
+  readonly center: TapeReading
+  readonly far: TapeReading
+}
+
+/**
+ * Running marks of all battens from one end of the wall, in the order the tape meets them. The near edge is
+ * the one nearer the datum. Each is rounded from its own exact running value, so rounding never adds up.
+ */
+export function runningMarks(layout: Layout, datum: Datum, tape: Tape): StripMarks[] {
+  const { left, right } = layout.lines
+  const from = (x: number) => (datum === 'left' ? x - left : right - x)
+  const marks = layout.battens.map((batten) => {
+    const near = from(datum === 'left' ? batten.left : batten.right)
+    const far = from(datum === 'left' ? batten.right : batten.left)
+    return {
+      stripId: batten.id,
+      number: batten.number,
+      near: readOnTape(near, tape),
+      center: readOnTape((near + far) / 2, tape),
+      far: readOnTape(far, tape),
+    }
+  })
+  return datum === 'left' ? marks : marks.reverse()
+}
+
+/** A height to mark from the finished floor. */
+export interface HeightMark {
+  readonly id: string
+  readonly what: 'baseTop' | 'bandBottom' | 'bandTop' | 'battenHead' | 'headLine' | 'ceiling'
+  readonly bandId?: 'topRail' | 'bottomRail' | 'cap'
+  readonly reading: TapeReading
+}
+
+/** The heights on the height rod, from the floor up; each line once. */
+export function heightMarks(layout: Layout, tape: Tape): HeightMark[] {
+  const { lines } = layout
+  const found: { id: string; what: HeightMark['what']; bandId?: HeightMark['bandId']; y: number }[] = []
+  if (lines.baseTop > lines.floor) found.push({ id: 'baseTop', what: 'baseTop', y: lines.baseTop })
+  for (const band of layout.bands) {
+    found.push({ id: `${band.id}-bottom`, what: 'bandBottom', bandId: band.id, y: band.bottom })
+    found.push({ id: `${band.id}-top`, what: 'bandTop', bandId: band.id, y: band.top })
+  }
+  if (!layout.bands.some((band) => band.id === 'topRail'))
+    found.push({ id: 'battenHead', what: 'battenHead', y: layout.battenHead })
+  if (lines.headLine < lines.ceiling) found.push({ id: 'headLine', what: 'headLine', y: lines.headLine })
+  found.push({ id: 'ceiling', what: 'ceiling', y: lines.ceiling })
+  const seen = new Set<number>()
+  return found
+    .sort((a, b) => a.y - b.y)
+    .filter(({ y }) => (seen.has(y) ? false : seen.add(y)))
+    .map(({ id, what, bandId, y }) => ({
+      id,
+      what,
+      ...(bandId ? { bandId } : {}),
+      reading: readOnTape(y, tape),
+    }))
+}
+
+/** The spacer block that holds the gap, and the running marks that must agree after every third one. */
+export interface Spacer {
+  readonly length: TapeReading
+  readonly checks: readonly {
+    readonly stripId: string
+    readonly number: number
+    readonly near: TapeReading
+  }[]
+}
+
+/** Gaps that differ by no more than two nanometers are one gap. */
+const SAME_GAP_WITHIN = 2
+
+/**
+ * The spacer block for a layout whose inner gaps are all alike, with the near-edge mark every third strip
+ * must agree with; null when the gaps differ or there is none.
+ */
+export function spacerBlock(layout: Layout, datum: Datum, tape: Tape): Spacer | null {
+  const { placement } = layout
+  if (!placement || placement.gaps.length === 0) return null
+  const least = Math.min(...placement.gaps)
+  const most = Math.max(...placement.gaps)
+  if (most - least > SAME_GAP_WITHIN || least <= 0) return null
+  const total = placement.gaps.reduce<number>((sum, gap) => sum + gap, 0)
+  const marks = runningMarks(layout, datum, tape)
+  return {
+    length: readOnTape(total / placement.gaps.length, tape),
+    checks: marks
+      .filter((_, i) => (i + 1) % 3 === 0)
+      .map(({ stripId, number, near }) => ({ stripId, number, near })),
+  }
+}

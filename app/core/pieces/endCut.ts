@@ -1,0 +1,25 @@
+import type { Length } from '~/length'
+
+/**
+ * How one end of a piece is cut. `sawSettingDeg` is what the saw's scale reads (0 is a square cut).
+ * `longEdge` is the edge that carries the long point, seen from the face with the piece's start at the left.
+ * A scarf tilts the blade through the thickness; `hidden` is how far the back runs on behind the next piece.
+ */
+export type EndCut =
+  | { readonly kind: 'square' }
+  | { readonly kind: 'miter'; readonly sawSettingDeg: number; readonly longEdge: 'left' | 'right' }
+  | { readonly kind: 'scarf'; readonly bevelDeg: number; readonly hidden: Length }
+
+export const SQUARE: EndCut = { kind: 'square' }
+
+/** A key that is equal for ends cut at the same saw setting, whichever the hand. */
+export function endCutKey(cut: EndCut): string {
+  switch (cut.kind) {
+    case 'square':
+      return 'square'
+    case 'miter':
+      return `miter ${cut.sawSettingDeg.toFixed(2)} ${cut.longEdge}`
+    case 'scarf':
+      return `scarf ${cut.bevelDeg} ${cut.hidden > 0 ? 'under' : 'over'}`
+  }
+}

@@ -1,0 +1,4 @@
+export * from './endCut'
+export * from './piece'
+export * from './splitRun'
+export * from './cutList'

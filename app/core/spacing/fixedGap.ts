@@ -1,0 +1,57 @@
+import { fail, type Length, ok, type Result } from '~/length'
+import type { SpacingOf } from '~/model'
+import { MOST_STRIPS, placementAt, type SchoolOf, type SpacingIssue } from './placement'
+
+/** Centre-to-centre step of a chosen gap or pitch; refuses one that would overlap the strips. */
+function chosenPitch(
+  { wish, measure }: { wish: Length; measure: 'gap' | 'pitch' },
+  stripWidth: Length,
+  span: Length,
+): Result<number, SpacingIssue> {
+  const pitch = measure === 'gap' ? wish + stripWidth : wish
+  if (pitch <= stripWidth) return fail({ code: 'pitchWithinStrip', pitch: wish, stripWidth })
+  const roughly = Math.floor(span / pitch)
+  return roughly > MOST_STRIPS
+    ? fail({ code: 'tooManyStrips', strips: roughly, most: MOST_STRIPS })
+    : ok(pitch)
+}
+
+/**
+ * A chosen gap worked left and right from the middle, with a strip or a gap on the centre line; the ends
+ * take what is left. Common practice, no source.
+ */
+export const placeFromCenter: SchoolOf<SpacingOf<'fromCenter'>> = (spacing, span, stripWidth) => {
+  const pitch = chosenPitch(spacing, stripWidth, span)
+  if (!pitch.ok) return pitch
+  const center = span / 2
+  const firstOut = spacing.centerOn === 'strip' ? 0 : pitch.value / 2
+  const room = center - stripWidth / 2 - firstOut
+  if (room < 0) return fail({ code: 'noStripFits', span, stripWidth })
+  const outward = Math.floor(room / pitch.value)
+  const offsets = Array.from({ length: outward + 1 }, (_, k) => firstOut + k * pitch.value)
+  const centers =
+    spacing.centerOn === 'strip'
+      ? [...offsets.slice(1).map((o) => -o), ...offsets]
+      : [...offsets.map((o) => -o), ...offsets]
+  centers.sort((a, b) => a - b)
+  return placementAt(
+    centers.map((offset) => center + offset - stripWidth / 2),
+    span,
+    stripWidth,
+  )
+}
+
+/**
+ * A chosen gap worked from one end, starting with a strip or a gap there; the whole remainder is left at
+ * the other end. Common practice, no source.
+ */
+export const placeFromEnd: SchoolOf<SpacingOf<'fromEnd'>> = (spacing, span, stripWidth) => {
+  const pitch = chosenPitch(spacing, stripWidth, span)
+  if (!pitch.ok) return pitch
+  const start = spacing.startWith === 'strip' ? 0 : pitch.value - stripWidth
+  const count = Math.floor((span - stripWidth - start) / pitch.value) + 1
+  if (count < 1) return fail({ code: 'noStripFits', span, stripWidth })
+  const fromEnd = Array.from({ length: count }, (_, i) => start + i * pitch.value)
+  const edges = spacing.end === 'left' ? fromEnd : fromEnd.map((near) => span - near - stripWidth).reverse()
+  return placementAt(edges, span, stripWidth)
+}

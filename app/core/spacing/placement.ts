@@ -1,0 +1,64 @@
+import { fail, type Length, nearestNanometer, ok, type Result, subtractLengths } from '~/length'
+import type { Spacing } from '~/model'
+
+/**
+ * Strips placed along a span. `nearEdges` are the left edges from the span's left end, each worked out from
+ * the exact figure and rounded once. `leftEnd` + strips + `gaps` + `rightEnd` = span, to the nanometer.
+ */
+export interface Placement {
+  readonly span: Length
+  readonly stripWidth: Length
+  readonly nearEdges: readonly Length[]
+  readonly leftEnd: Length
+  readonly rightEnd: Length
+  readonly gaps: readonly Length[]
+}
+
+/** Why a school gives no layout on this span. Lengths in nanometers. */
+export type SpacingIssue =
+  | {
+      readonly code: 'stripsWiderThanSpan'
+      readonly strips: number
+      readonly stripWidth: Length
+      readonly span: Length
+      readonly mostStrips: number
+    }
+  | { readonly code: 'pitchWithinStrip'; readonly pitch: Length; readonly stripWidth: Length }
+  | { readonly code: 'needTwoStrips' }
+  | { readonly code: 'noStripFits'; readonly span: Length; readonly stripWidth: Length }
+  | { readonly code: 'tooManyStrips'; readonly strips: number; readonly most: number }
+  | { readonly code: 'noCountInLimits'; readonly least: Length; readonly most: Length }
+
+/** More strips than this on one wall is a slip of the finger. */
+export const MOST_STRIPS = 400
+
+/** One school: places strips of a width on a span, or says why it can't. */
+export type SchoolOf<S extends Spacing> = (
+  spacing: S,
+  span: Length,
+  stripWidth: Length,
+) => Result<Placement, SpacingIssue>
+
+/** Makes a Placement from exact near edges (nanometers, may be fractional); rounds each once. */
+export function placementAt(
+  exactNearEdges: readonly number[],
+  span: Length,
+  stripWidth: Length,
+): Result<Placement, SpacingIssue> {
+  if (exactNearEdges.length > MOST_STRIPS)
+    return fail({ code: 'tooManyStrips', strips: exactNearEdges.length, most: MOST_STRIPS })
+  const nearEdges = exactNearEdges.map(nearestNanometer)
+  const first = nearEdges[0]
+  const last = nearEdges[nearEdges.length - 1]
+  if (first === undefined || last === undefined) return fail({ code: 'noStripFits', span, stripWidth })
+  return ok({
+    span,
+    stripWidth,
+    nearEdges,
+    leftEnd: first,
+    rightEnd: nearestNanometer(span - last - stripWidth),
+    gaps: nearEdges
+      .slice(1)
+      .map((edge, i) => subtractLengths(edge, nearestNanometer((nearEdges[i] ?? 0) + stripWidth))),
+  })
+}

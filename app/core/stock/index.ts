@@ -1,0 +1,5 @@
+export { type BoardIssue, type BoardPiece, type BoardPlan, type CutBoard, type SparePiece } from './boardPlan'
+export { type BoardRequest, boardRequests, hasPrices, toProblem } from './cuttingProblem'
+export { firstFitDecreasing } from './firstPlan'
+export { maximalPatterns, type SolveInteger } from './patternProgram'
+export { planBoards, planBoardsQuickly } from './planBoards'

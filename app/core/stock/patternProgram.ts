@@ -1,0 +1,83 @@
+import type { CuttingProblem } from './cuttingProblem'
+import type { CutPattern } from './packMix'
+
+/** An integer solver behind one door: takes a program in CPLEX LP format, gives the columns above zero. */
+export type SolveInteger = (
+  program: string,
+) => Promise<
+  | { status: 'optimal'; values: ReadonlyMap<string, number> }
+  | { status: 'infeasible' }
+  | { status: 'unsettled' }
+>
+
+const MOST_PATTERNS = 40_000
+
+/** Every pattern of a room that takes no further piece; null when there are too many to list. */
+export function maximalPatterns(problem: CuttingProblem, room: number): number[][] | null {
+  const { sizes, demands } = problem
+  const patterns: number[][] = []
+  const counts = sizes.map(() => 0)
+  const space = problem.rooms[room] ?? 0
+  function extend(i: number, left: number): boolean {
+    if (i === sizes.length) {
+      const full = sizes.every((size, j) => size > left || (counts[j] ?? 0) >= (demands[j] ?? 0))
+      if (full) patterns.push([...counts])
+      return patterns.length <= MOST_PATTERNS
+    }
+    const size = sizes[i] ?? 0
+    for (let n = Math.min(demands[i] ?? 0, Math.floor(left / size)); n >= 0; n--) {
+      counts[i] = n
+      if (!extend(i + 1, left - n * size)) return false
+    }
+    counts[i] = 0
+    return true
+  }
+  return extend(0, space) ? patterns : null
+}
+
+/**
+ * Settles whether a mix of boards can hold all pieces, over all exact patterns: a packing, null when proven
+ * impossible, undefined when there are too many patterns or the solver gave up.
+ */
+export async function packByProgram(
+  problem: CuttingProblem,
+  mix: readonly number[],
+  solve: SolveInteger,
+): Promise<CutPattern[] | null | undefined> {
+  const columns: { name: string; room: number; counts: number[] }[] = []
+  for (const room of problem.rooms.keys()) {
+    if ((mix[room] ?? 0) === 0) continue
+    const patterns = maximalPatterns(problem, room)
+    if (!patterns || columns.length + patterns.length > MOST_PATTERNS) return undefined
+    patterns.forEach((counts) => columns.push({ name: `x${columns.length}`, room, counts }))
+  }
+  const sum = (terms: string[]) => terms.join(' + ')
+  const lines = [
+    'Minimize',
+    ` obj: ${sum(columns.map(({ name }) => name))}`,
+    'Subject To',
+    ...problem.sizes.map(
+      (_, i) =>
+        ` p${i}: ${sum(columns.flatMap(({ name, counts }) => (counts[i] ? [`${counts[i]} ${name}`] : [])))} >= ${problem.demands[i]}`,
+    ),
+    ...problem.rooms.flatMap((_, k) => {
+      const inRoom = columns.filter(({ room }) => room === k)
+      return inRoom.length > 0 ? [` b${k}: ${sum(inRoom.map(({ name }) => name))} <= ${mix[k]}`] : []
+    }),
+    'General',
+    ` ${columns.map(({ name }) => name).join(' ')}`,
+    'End',
+  ]
+  const answer = await solve(lines.join('\n'))
+  if (answer.status === 'unsettled') return undefined
+  if (answer.status === 'infeasible') return null
+  const left = [...problem.demands]
+  const packed = columns.flatMap(({ name, room, counts }) =>
+    Array.from({ length: Math.round(answer.values.get(name) ?? 0) }, () => {
+      const taken = counts.map((n, i) => Math.min(n, left[i] ?? 0))
+      taken.forEach((n, i) => (left[i] = (left[i] ?? 0) - n))
+      return { room, counts: taken }
+    }),
+  )
+  return left.every((n) => n === 0) ? packed : undefined
+}

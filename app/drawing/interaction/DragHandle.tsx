@@ -1,0 +1,63 @@
+import { useRef } from 'react'
+import { mergeProps, useFocusRing, useMove } from 'react-aria'
+import type { Palette } from '../view/palette'
+
+export interface DragHandleProps {
+  readonly label: string
+  /** What the handle stands at, in words, for a screen reader. */
+  readonly valueText: string
+  readonly value: number
+  readonly least: number
+  readonly most: number
+  readonly x: number
+  readonly y: number
+  readonly axis: 'x' | 'y'
+  readonly palette: Palette
+  /** Moved by so many pixels since the grip, or by so many steps of an arrow key. */
+  readonly onMove: (moved: { pixels: number } | { steps: number }) => void
+  readonly onGrip: () => void
+  readonly onRelease: () => void
+}
+
+/** A grip on the drawing: pointer, touch and arrow keys move it alike; a screen reader finds a slider. */
+export function DragHandle(props: DragHandleProps) {
+  const { x, y, axis, palette } = props
+  const travelled = useRef(0)
+  const { focusProps, isFocusVisible } = useFocusRing()
+  const { moveProps } = useMove({
+    onMoveStart: () => {
+      travelled.current = 0
+      props.onGrip()
+    },
+    onMove: ({ deltaX, deltaY, pointerType, shiftKey }) => {
+      // on the screen y runs down, on the wall up
+      const delta = axis === 'x' ? deltaX : -deltaY
+      if (pointerType === 'keyboard') props.onMove({ steps: Math.sign(delta) * (shiftKey ? 16 : 1) })
+      else {
+        travelled.current += delta
+        props.onMove({ pixels: travelled.current })
+      }
+    },
+    onMoveEnd: props.onRelease,
+  })
+  return (
+    <g
+      {...mergeProps(moveProps, focusProps)}
+      role="slider"
+      tabIndex={0}
+      aria-label={props.label}
+      aria-orientation={axis === 'x' ? 'horizontal' : 'vertical'}
+      aria-valuemin={props.least}
+      aria-valuemax={props.most}
+      aria-valuenow={props.value}
+      aria-valuetext={props.valueText}
+      style={{ outline: 'none', touchAction: 'none', cursor: axis === 'x' ? 'ew-resize' : 'ns-resize' }}
+    >
+      <circle cx={x} cy={y} r={24} fill="transparent" />
+      {isFocusVisible ? (
+        <circle cx={x} cy={y} r={15} fill="none" stroke={palette.chalk} strokeWidth={3} />
+      ) : null}
+      <circle cx={x} cy={y} r={9} fill={palette.paper} stroke={palette.chalk} strokeWidth={3.5} />
+    </g>
+  )
+}

@@ -1,0 +1,76 @@
+import type { Frame } from './frame'
+import type { Palette } from './palette'
+import { spreadLabels } from './spreadLabels'
+import { SvgLength } from './SvgLength'
+
+export interface RodHeight {
+  readonly id: string
+  readonly at: number
+  readonly label: string
+  readonly lit: boolean
+}
+
+export interface HeightRodProps {
+  readonly frame: Frame
+  readonly palette: Palette
+  readonly wallHeight: number
+  readonly tick: number
+  readonly heights: readonly RodHeight[]
+  /** Left edge of the rod, in pixels. */
+  readonly left: number
+}
+
+export const HEIGHT_ROD_WIDTH = 28
+
+/** The rod beside the wall: every height to mark, from the finished floor. */
+export function HeightRod({ frame, palette, wallHeight, tick, heights, left }: HeightRodProps) {
+  const { toY, scale } = frame
+  const everyTick = Math.max(1, Math.ceil(5 / (tick * scale)))
+  const ticks = Math.floor(wallHeight / tick / everyTick)
+  const places = spreadLabels(heights.map(({ at }) => ({ at: toY(at), size: 17 })))
+  return (
+    <g>
+      <rect
+        x={left}
+        y={toY(wallHeight)}
+        width={HEIGHT_ROD_WIDTH}
+        height={wallHeight * scale}
+        fill={palette.rod}
+        stroke={palette.rodEdge}
+        rx={2}
+      />
+      {Array.from({ length: ticks }, (_, i) => (i + 1) * everyTick).map((n) => (
+        <line
+          key={n}
+          x1={left + HEIGHT_ROD_WIDTH}
+          x2={left + HEIGHT_ROD_WIDTH - (n % 12 === 0 ? 11 : 5)}
+          y1={toY(n * tick)}
+          y2={toY(n * tick)}
+          stroke={palette.rodEdge}
+          strokeWidth={0.75}
+        />
+      ))}
+      {heights.map(({ id, at, label, lit }, i) => (
+        <g key={id} data-rod-height={id}>
+          <line
+            x1={left - 5}
+            x2={left + HEIGHT_ROD_WIDTH + 6}
+            y1={toY(at)}
+            y2={toY(at)}
+            stroke={lit ? palette.chalk : palette.ink}
+            strokeWidth={lit ? 2.5 : 1.25}
+          />
+          <SvgLength
+            text={label}
+            x={left - 9}
+            y={(places[i] ?? toY(at)) + 4.5}
+            textAnchor="end"
+            fontSize={13}
+            fontWeight={lit ? 750 : 550}
+            fill={lit ? palette.chalk : palette.ink}
+          />
+        </g>
+      ))}
+    </g>
+  )
+}

@@ -1,0 +1,125 @@
+import type { Frame } from './frame'
+import type { Palette } from './palette'
+import { SvgLength } from './SvgLength'
+import { thinLabels } from './spreadLabels'
+
+/** One strip on the long rod: where it lies, its number, and the mark the tape reads. */
+export interface RodStrip {
+  readonly id: string
+  readonly number: number
+  readonly left: number
+  readonly right: number
+  /** Where the pencil line goes, in wall units. */
+  readonly markAt: number
+  readonly label: string
+}
+
+export interface LongRodProps {
+  readonly frame: Frame
+  readonly palette: Palette
+  readonly wallWidth: number
+  /** Wall units between two ticks. */
+  readonly tick: number
+  readonly strips: readonly RodStrip[]
+  readonly selected: string | null
+  readonly top: number
+  readonly caption: string
+  readonly onPoint?: (stripId: string | null) => void
+  readonly onPick?: (stripId: string) => void
+}
+
+const HEIGHT = 34
+
+/** The rod under the wall: every strip's place full width, its number, and its running mark below. */
+export function LongRod(props: LongRodProps) {
+  const { frame, palette, wallWidth, strips, selected, top, tick } = props
+  const { toX, scale } = frame
+  const ticks = Math.floor(wallWidth / tick)
+  const everyTick = Math.max(1, Math.ceil(4 / (tick * scale)))
+  const wishes = strips.map(({ markAt, label }) => ({ at: toX(markAt), size: label.length * 6.6 + 8 }))
+  const must = strips.flatMap(({ id }, i) => (id === selected ? [i] : []))
+  const shown = thinLabels(
+    wishes,
+    new Set([...must, 0, strips.length - 1].filter((i) => i >= 0 && i < strips.length)),
+  )
+  return (
+    <g onPointerLeave={() => props.onPoint?.(null)}>
+      <rect
+        x={toX(0)}
+        y={top}
+        width={wallWidth * scale}
+        height={HEIGHT}
+        fill={palette.rod}
+        stroke={palette.rodEdge}
+        rx={2}
+      />
+      {Array.from({ length: Math.floor(ticks / everyTick) }, (_, i) => (i + 1) * everyTick).map((n) => (
+        <line
+          key={n}
+          x1={toX(n * tick)}
+          x2={toX(n * tick)}
+          y1={top + HEIGHT}
+          y2={top + HEIGHT - (n % 12 === 0 ? 12 : 6)}
+          stroke={palette.rodEdge}
+          strokeWidth={0.75}
+        />
+      ))}
+      {strips.map(({ id, number, left, right, markAt, label }, i) => {
+        const lit = id === selected
+        return (
+          <g
+            key={id}
+            data-rod-strip={id}
+            data-lit={lit || undefined}
+            onPointerEnter={() => props.onPoint?.(id)}
+            onClick={() => props.onPick?.(id)}
+            cursor={props.onPick ? 'pointer' : undefined}
+          >
+            <rect
+              x={toX(left)}
+              y={top}
+              width={Math.max(1, (right - left) * scale)}
+              height={HEIGHT}
+              fill={lit ? palette.chalk : palette.rodEdge}
+              fillOpacity={lit ? 1 : 0.35}
+            />
+            <line
+              x1={toX(markAt)}
+              x2={toX(markAt)}
+              y1={top - 7}
+              y2={top + HEIGHT + 5}
+              stroke={lit ? palette.chalk : palette.ink}
+              strokeWidth={lit ? 2.5 : 1.25}
+            />
+            {(right - left) * scale > 9 + 4 * String(number).length ? (
+              <text
+                x={toX((left + right) / 2)}
+                y={top + HEIGHT / 2 + 4}
+                textAnchor="middle"
+                fontSize={12}
+                fontWeight={650}
+                fill={lit ? palette.paper : palette.rodInk}
+              >
+                {number}
+              </text>
+            ) : null}
+            {shown.has(i) ? (
+              <SvgLength
+                text={label}
+                x={toX(markAt)}
+                y={top + HEIGHT + 21}
+                textAnchor="middle"
+                fontSize={lit ? 14.5 : 13}
+                fontWeight={lit ? 750 : 550}
+                fill={lit ? palette.chalk : palette.ink}
+              />
+            ) : null}
+          </g>
+        )
+      })}
+      <text x={toX(0)} y={top + HEIGHT + 40} fontSize={12} fill={palette.soft}>
+        {props.caption}
+      </text>
+    </g>
+  )
+}

@@ -1,0 +1,139 @@
+import { styled } from 'styled-components'
+import type { BoardPlan, CutBoard } from '~/core/stock'
+import { formatLength, type LengthFormat } from '~/length'
+import { sayStock } from '~/messages'
+import { Fractions } from '~/ui/Fractions'
+import { space, type } from '~/ui/theme'
+import { useWallEditor } from './WallEditor'
+
+const List = styled.ol`
+  display: grid;
+  gap: ${space.m};
+`
+const Head = styled.p`
+  display: flex;
+  justify-content: space-between;
+  gap: ${space.m};
+  font-size: ${type.small};
+  color: var(--ink-soft);
+  & b {
+    color: var(--ink);
+  }
+`
+const Picture = styled.svg`
+  display: block;
+  width: 100%;
+  height: 34px;
+  overflow: visible;
+`
+
+const UNITS = 1000
+
+function BoardPicture({
+  board,
+  longest,
+  format,
+}: {
+  board: CutBoard
+  longest: number
+  format: LengthFormat
+}) {
+  const { plan, selected, select } = useWallEditor()
+  const per = UNITS / longest
+  const stripOf = (pieceId: string) => plan.pieces.find((piece) => piece.id === pieceId)?.stripId ?? null
+  return (
+    <Picture
+      viewBox={`0 0 ${UNITS} 34`}
+      preserveAspectRatio="none"
+      role="img"
+      aria-label={boardWords(board, format)}
+    >
+      <rect
+        x={1}
+        y={1}
+        width={board.length * per - 2}
+        height={32}
+        fill="none"
+        stroke="var(--ink-soft)"
+        strokeDasharray="4 4"
+        vectorEffect="non-scaling-stroke"
+      />
+      {board.pieces.map((piece) => {
+        const strip = stripOf(piece.pieceId)
+        const lit = strip !== null && strip === selected
+        return (
+          <g
+            key={piece.pieceId}
+            data-board-piece={piece.pieceId}
+            data-lit={lit || undefined}
+            onClick={() => select(strip)}
+            cursor="pointer"
+          >
+            <rect
+              x={piece.from * per}
+              y={1}
+              width={piece.length * per}
+              height={32}
+              fill={lit ? 'var(--chalk-wash)' : 'var(--board)'}
+              stroke={lit ? 'var(--chalk)' : 'var(--rod-edge)'}
+              strokeWidth={lit ? 3 : 1}
+              vectorEffect="non-scaling-stroke"
+            />
+          </g>
+        )
+      })}
+    </Picture>
+  )
+}
+
+const Labels = styled.div`
+  position: relative;
+  height: 18px;
+  font-size: ${type.small};
+  font-weight: 600;
+  & span {
+    position: absolute;
+    transform: translateX(-50%);
+    white-space: nowrap;
+  }
+`
+
+function boardWords(board: CutBoard, format: LengthFormat): string {
+  const pieces = board.pieces
+    .map(({ label, length }) => `${label} ${formatLength(length, format)}`)
+    .join(', ')
+  return `Board ${board.number}: ${pieces}; ${formatLength(board.offcut, format)} left`
+}
+
+/** Each board with its pieces, the kerfs between them, and what is left. */
+export function BoardRows({ plan }: { plan: BoardPlan }) {
+  const { wording } = useWallEditor()
+  const { format } = wording
+  const longest = Math.max(...plan.boards.map(({ length }) => length))
+  return (
+    <List>
+      {plan.boards.map((board) => (
+        <li key={board.number} data-board={board.number}>
+          <Head>
+            <span>
+              <b>board {board.number}</b> · {sayStock(board.length, wording)}
+            </span>
+            <span>
+              <Fractions text={`${formatLength(board.offcut, format)} left`} />
+            </span>
+          </Head>
+          <BoardPicture board={board} longest={longest} format={format} />
+          <Labels aria-hidden="true">
+            {board.pieces.map(({ pieceId, label, from, length }) => (
+              <span key={pieceId} style={{ left: `${((from + length / 2) / longest) * 100}%` }}>
+                <Fractions
+                  text={length / longest > 0.13 ? `${label} ${formatLength(length, format)}` : label}
+                />
+              </span>
+            ))}
+          </Labels>
+        </li>
+      ))}
+    </List>
+  )
+}

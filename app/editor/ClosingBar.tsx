@@ -1,0 +1,155 @@
+import { Check } from 'lucide-react'
+import { styled } from 'styled-components'
+import { type ClosingSum } from '~/core/marks/closingSum'
+import { spacerBlock } from '~/core/marks/runningMarks'
+import { readOnTape, type LengthFormat } from '~/length'
+import { count, say, sayStock, type Wording } from '~/messages'
+import type { Settings } from '~/model'
+import { Fractions } from '~/ui/Fractions'
+import { narrow, space, type } from '~/ui/theme'
+import { useWallEditor } from './WallEditor'
+
+const Bar = styled.footer`
+  position: sticky;
+  bottom: 0;
+  z-index: 5;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  justify-content: space-between;
+  gap: ${space.xs} ${space.l};
+  padding: ${space.s} ${space.l};
+  background: var(--bar);
+  color: var(--bar-ink);
+  ${narrow} {
+    position: static;
+    padding: ${space.m};
+  }
+`
+const Sum = styled.p`
+  font-size: ${type.lead};
+  font-weight: 650;
+  & small {
+    font-size: ${type.small};
+    font-weight: 500;
+    color: var(--bar-soft);
+  }
+`
+const Verdict = styled.span<{ $open: boolean }>`
+  display: inline-flex;
+  align-items: center;
+  gap: ${space.xs};
+  margin-left: ${space.m};
+  font-size: ${type.body};
+  font-weight: 600;
+  color: ${({ $open }) => ($open ? '#ffb3a5' : '#a5e0b5')};
+`
+const Figures = styled.ul`
+  display: flex;
+  flex-wrap: wrap;
+  gap: ${space.xs} ${space.l};
+  font-size: ${type.body};
+  color: var(--bar-soft);
+  & b {
+    color: var(--bar-ink);
+  }
+`
+
+/** "a little over" and "a little under" stand beside a size the tape can't show. */
+function drift(size: number, { tape }: LengthFormat): string {
+  const { side } = readOnTape(size, tape)
+  return side === 'on' ? '' : side === 'over' ? ' and a little' : ' scant'
+}
+
+function Terms({ closing, wording }: { closing: ClosingSum; wording: Wording }) {
+  const { strips, gaps, ends } = closing
+  const figure = (size: number) => <Fractions text={say(size, wording)} />
+  return (
+    <>
+      {ends && ends.left > 0 ? (
+        <>
+          {figure(ends.left)} <small>end + </small>
+        </>
+      ) : null}
+      {strips.count} × {figure(strips.width)} <small>{strips.count === 1 ? 'strip' : 'strips'}</small>
+      {gaps.map(({ count: n, size }, i) => (
+        <span key={i}>
+          {' '}
+          + {n} × {figure(size)}
+          <small>
+            {drift(size, wording.format)} {n === 1 ? 'gap' : 'gaps'}
+          </small>
+        </span>
+      ))}
+      {ends && ends.right > 0 ? (
+        <>
+          {' '}
+          + {figure(ends.right)} <small>end</small>
+        </>
+      ) : null}{' '}
+      = {figure(closing.wall - closing.difference)}
+    </>
+  )
+}
+
+/** How many boards, by length: 6 boards of 12 ft. */
+function boardsText(lengths: readonly number[], settings: Settings, wording: Wording): string {
+  const distinct = [...new Set(lengths)]
+  const [only] = distinct
+  const length = settings.shop.offers.find((offer) => offer.length === only)?.length
+  return distinct.length === 1 && length !== undefined
+    ? `of ${sayStock(length, wording)}`
+    : 'of mixed lengths'
+}
+
+/** Always in view: the sum that must close on the wall, and what it all comes to. */
+export function ClosingBar() {
+  const { plan, wording, boards, workpiece } = useWallEditor()
+  const { closing } = plan
+  const bought = boards.materials.flatMap(({ result }) => (result.ok ? result.value.boards : []))
+  const spacer = spacerBlock(plan.layout, 'left', workpiece.settings.tape)
+  return (
+    <Bar aria-label="Closing sum">
+      <Sum data-testid="closing-sum">
+        {closing ? (
+          <>
+            <Terms closing={closing} wording={wording} />
+            <Verdict $open={closing.difference !== 0}>
+              {closing.difference === 0 ? (
+                <>
+                  <Check size={16} aria-hidden /> closes on the wall
+                </>
+              ) : (
+                <Fractions text={`${say(closing.difference, wording)} missing`} />
+              )}
+            </Verdict>
+          </>
+        ) : (
+          <Verdict $open>nothing to add up: see what is wrong</Verdict>
+        )}
+      </Sum>
+      <Figures>
+        <li>
+          <b>{plan.pieces.length}</b> {plan.pieces.length === 1 ? 'piece' : 'pieces'}
+        </li>
+        <li data-testid="board-count">
+          <b>{bought.length}</b> {bought.length === 1 ? 'board' : 'boards'}{' '}
+          {bought.length > 0
+            ? boardsText(
+                bought.map(({ length }) => length),
+                workpiece.settings,
+                wording,
+              )
+            : ''}
+        </li>
+        {spacer ? (
+          <li>
+            spacer <b>{<Fractions text={say(spacer.length.tick, wording)} />}</b>
+          </li>
+        ) : (
+          <li>{count(closing?.gaps.length ?? 0, 'size')} of gap</li>
+        )}
+      </Figures>
+    </Bar>
+  )
+}

@@ -1,0 +1,98 @@
+import { useRef } from 'react'
+import { DragHandle } from '~/drawing/interaction/DragHandle'
+import type { Frame } from '~/drawing/view/frame'
+import { GapDimension } from '~/drawing/view/GapDimension'
+import { SCREEN } from '~/drawing/view/palette'
+import { formatLength, formatLengthWithUnit, nearestNanometer, tickOf, toInches } from '~/length'
+import { useWallEditor } from './WallEditor'
+
+/** The grip on the height rod: the top of the rail, or of the battens where there is none. */
+export function HeightHandle({ frame, x }: { frame: Frame; x: number }) {
+  const { plan, workpiece, wording, edit, saving } = useWallEditor()
+  const gripped = useRef(0)
+  const { height, lines } = plan.layout
+  const tick = tickOf(workpiece.settings.tape)
+  const move = (to: number) => {
+    const height = nearestNanometer(Math.min(Math.max(to, tick), lines.ceiling))
+    edit([{ type: 'setHeight', height }], 'live')
+  }
+  return (
+    <DragHandle
+      label="Height of the top rail"
+      valueText={`${formatLengthWithUnit(height, wording.format)} from the floor`}
+      value={toInches(height)}
+      least={0}
+      most={toInches(lines.ceiling)}
+      x={x}
+      y={frame.toY(height)}
+      axis="y"
+      palette={SCREEN}
+      onGrip={() => (gripped.current = height)}
+      onMove={(moved) =>
+        'steps' in moved
+          ? move(height + moved.steps * tick)
+          : move(gripped.current + moved.pixels / frame.scale)
+      }
+      onRelease={() => void saving.saveNow()}
+    />
+  )
+}
+
+/** The grip on a gap in the middle of the wall: its dimension, and its right edge to pull. */
+export function GapHandle({ frame }: { frame: Frame }) {
+  const { plan, workpiece, wording, edit, saving, selected } = useWallEditor()
+  const gripped = useRef({ gap: 0, index: 0 })
+  const { layout } = plan
+  const { placement, battens } = layout
+  const gaps = placement?.gaps ?? []
+  if (!placement || gaps.length === 0) return null
+  const picked = battens.findIndex(({ id }) => id === selected)
+  const index = Math.min(picked >= 0 ? picked : Math.floor((gaps.length - 1) / 2), gaps.length - 1)
+  const [before, after] = [battens[index], battens[index + 1]]
+  const gap = gaps[index]
+  if (!before || !after || gap === undefined) return null
+  const y = frame.toY(layout.battenFoot + (layout.battenHead - layout.battenFoot) * 0.58)
+  const tick = tickOf(workpiece.settings.tape)
+  const width = layout.battenMaterial.width
+  const stepCount = (strips: number) => {
+    const { spacing } = workpiece.wall.design
+    const count = battens.length - strips
+    if (spacing.school === 'fromCenter' || spacing.school === 'fromEnd')
+      return edit([{ type: 'setGap', gap: nearestNanometer(gap + strips * tick) }], 'live')
+    if (count < 2) return
+    const ends = 'ends' in spacing ? spacing.ends : 'gap'
+    edit(
+      [{ type: 'patchDesign', patch: { spacing: { school: 'equalByCount', strips: count, ends } } }],
+      'live',
+    )
+  }
+  return (
+    <>
+      <GapDimension
+        left={frame.toX(before.right)}
+        right={frame.toX(after.left)}
+        y={y}
+        label={formatLength(gap, wording.format)}
+        palette={SCREEN}
+      />
+      <DragHandle
+        label="Gap between strips"
+        valueText={`${formatLengthWithUnit(gap, wording.format)} clear`}
+        value={toInches(gap)}
+        least={0}
+        most={toInches(placement.span - 2 * width)}
+        x={frame.toX(after.left)}
+        y={y}
+        axis="x"
+        palette={SCREEN}
+        onGrip={() => (gripped.current = { gap, index })}
+        onMove={(moved) => {
+          if ('steps' in moved) return stepCount(Math.sign(moved.steps))
+          const wanted = gripped.current.gap + moved.pixels / frame.scale
+          edit([{ type: 'setGap', gap: nearestNanometer(Math.max(wanted, tick)) }], 'live')
+        }}
+        onRelease={() => void saving.saveNow()}
+      />
+    </>
+  )
+}

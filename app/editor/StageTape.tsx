@@ -1,0 +1,87 @@
+import { NavLink } from 'react-router'
+import { styled } from 'styled-components'
+import { narrow, space, type } from '~/ui/theme'
+import { useWallEditor } from './WallEditor'
+
+/** The stages in the order of the work. */
+const STAGES = [
+  { path: 'measure', name: 'Measure' },
+  { path: 'layout', name: 'Lay out' },
+  { path: 'mark', name: 'Mark' },
+  { path: 'cut', name: 'Cut' },
+  { path: 'buy', name: 'Buy' },
+] as const
+
+const Tape = styled.nav`
+  display: flex;
+  overflow-x: auto;
+  background: var(--rod);
+  border-bottom: 1px solid var(--rod-edge);
+  background-image:
+    repeating-linear-gradient(90deg, var(--rod-edge) 0 1px, transparent 1px 120px),
+    repeating-linear-gradient(90deg, var(--rod-edge) 0 1px, transparent 1px 12px);
+  background-size:
+    100% 12px,
+    100% 6px;
+  background-repeat: no-repeat;
+  background-position:
+    0 100%,
+    0 100%;
+`
+const Stop = styled(NavLink)`
+  flex: 0 0 120px;
+  display: flex;
+  align-items: flex-start;
+  gap: ${space.s};
+  min-height: 48px;
+  padding: 10px ${space.m};
+  color: var(--rod-ink);
+  font-weight: 600;
+  font-size: ${type.body};
+  text-decoration: none;
+  &[aria-current='page'] {
+    background: var(--bar);
+    color: var(--bar-ink);
+  }
+  &:focus-visible {
+    outline-offset: -4px;
+  }
+  ${narrow} {
+    flex: 1 0 84px;
+    padding: 10px ${space.s};
+  }
+`
+const Open = styled.span`
+  display: inline-grid;
+  place-items: center;
+  min-width: 22px;
+  height: 22px;
+  border-radius: 11px;
+  background: var(--red);
+  color: #fff;
+  font-size: ${type.small};
+`
+
+/** The stages along a tape, with how many things are open in each. Any can be entered at any time. */
+export function StageTape() {
+  const { plan, boards, unread } = useWallEditor()
+  const wrong = plan.findings.filter(({ severity }) => severity === 'wrong')
+  const boardTrouble = wrong.filter(
+    ({ says }) => says.code === 'noBoardsListed' || says.code === 'pieceLongerThanBoards',
+  ).length
+  const open: Partial<Record<(typeof STAGES)[number]['path'], number>> = {
+    measure: Object.keys(unread).filter((field) => field.startsWith('survey')).length,
+    layout: wrong.length - boardTrouble,
+    buy: Math.max(boardTrouble, boards.materials.filter(({ result }) => !result.ok).length),
+  }
+  return (
+    <Tape aria-label="Stages of the work">
+      {STAGES.map(({ path, name }) => (
+        <Stop key={path} to={path} prefetch="intent">
+          {name}
+          {open[path] ? <Open aria-label={`${open[path]} open`}>{open[path]}</Open> : null}
+        </Stop>
+      ))}
+    </Tape>
+  )
+}

@@ -1,0 +1,116 @@
+import { createContext, useCallback, useContext, useMemo, useState } from 'react'
+import { computePlan, type Plan } from '~/core/computePlan'
+import { applyEdits } from '~/core/edits/applyEdit'
+import type { Wording } from '~/messages'
+import type { Edit, Workpiece } from '~/model'
+import type { SavedState } from './saveClient'
+import { type Boards, useBoards } from './useBoards'
+import { type Saving, useSaving } from './useSaving'
+
+/** Which wall is on the page. */
+export interface WallIdentity {
+  readonly job: { readonly id: string; readonly name: string }
+  readonly room: { readonly id: string; readonly name: string }
+  readonly id: string
+  readonly name: string
+}
+
+/** Text in a field that can't be used as typed: kept while its stage is away. */
+export interface Unread {
+  readonly text: string
+  readonly problem: string
+}
+
+export interface WallEditor {
+  readonly identity: WallIdentity
+  readonly workpiece: Workpiece
+  readonly plan: Plan
+  /** The plan a way out would make, while it is looked at. */
+  readonly preview: Plan | null
+  readonly wording: Wording
+  readonly boards: Boards
+  readonly saving: Saving
+  /** The strip lit everywhere. */
+  readonly selected: string | null
+  readonly select: (stripId: string | null) => void
+  /** `live` while typing or dragging; `done` when the hand lets go. */
+  readonly edit: (edits: readonly Edit[], pace: 'live' | 'done') => void
+  readonly lookAt: (edits: readonly Edit[] | null) => void
+  readonly unread: Readonly<Record<string, Unread>>
+  readonly reportUnread: (field: string, unread: Unread | null) => void
+}
+
+const EditorContext = createContext<WallEditor | null>(null)
+
+/** The wall on the page. Only inside WallEditorProvider. */
+export function useWallEditor(): WallEditor {
+  const editor = useContext(EditorContext)
+  if (!editor) throw new Error('useWallEditor outside of WallEditorProvider')
+  return editor
+}
+
+const PAUSE = { live: 900, done: 150 } as const
+
+export interface WallEditorProviderProps {
+  readonly identity: WallIdentity
+  readonly saved: SavedState
+  readonly children: React.ReactNode
+}
+
+/** Holds a wall while it is worked on: the plan follows every change, saving goes on behind it. */
+export function WallEditorProvider({ identity, saved, children }: WallEditorProviderProps) {
+  const [workpiece, setWorkpiece] = useState<Workpiece>({ wall: saved.wall, settings: saved.settings })
+  const [lookedAt, setLookedAt] = useState<readonly Edit[] | null>(null)
+  const [selected, select] = useState<string | null>(null)
+  const [unread, setUnread] = useState<Readonly<Record<string, Unread>>>({})
+
+  const replace = useCallback((state: SavedState) => {
+    setWorkpiece({ wall: state.wall, settings: state.settings })
+    setLookedAt(null)
+    setUnread({})
+  }, [])
+  const saving = useSaving(`/jobs/${identity.job.id}/walls/${identity.id}/document`, saved, replace)
+
+  const plan = useMemo(() => computePlan(workpiece), [workpiece])
+  const preview = useMemo(
+    () => (lookedAt ? computePlan(applyEdits(workpiece, lookedAt)) : null),
+    [lookedAt, workpiece],
+  )
+  const boards = useBoards(plan.cutList, workpiece.settings)
+
+  const { saveSoon } = saving
+  const edit = useCallback(
+    (edits: readonly Edit[], pace: 'live' | 'done') => {
+      const next = applyEdits(workpiece, edits)
+      setWorkpiece(next)
+      setLookedAt(null)
+      saveSoon(next, PAUSE[pace])
+    },
+    [saveSoon, workpiece],
+  )
+  const reportUnread = useCallback((field: string, next: Unread | null) => {
+    setUnread((now) => {
+      const { [field]: _, ...others } = now
+      return next ? { ...others, [field]: next } : others
+    })
+  }, [])
+
+  const { units, tape, materials } = workpiece.settings
+  const wording = useMemo(() => ({ format: { units, tape }, materials }), [units, tape, materials])
+  const editor: WallEditor = {
+    identity,
+    workpiece,
+    plan,
+    preview,
+    wording,
+    boards,
+    saving,
+    selected,
+    select,
+    edit,
+    lookAt: setLookedAt,
+    unread,
+    reportUnread,
+  }
+  return <EditorContext.Provider value={editor}>{children}</EditorContext.Provider>
+}

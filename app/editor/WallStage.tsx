@@ -1,0 +1,178 @@
+import { useMemo, useRef } from 'react'
+import { styled } from 'styled-components'
+import { type Datum, type Edge, heightMarks, runningMarks } from '~/core/marks/runningMarks'
+import { buildScene } from '~/core/scene/buildScene'
+import { useSize } from '~/drawing/interaction/useSize'
+import { fitFrame } from '~/drawing/view/frame'
+import { HeightRod, HEIGHT_ROD_WIDTH } from '~/drawing/view/HeightRod'
+import { LongRod } from '~/drawing/view/LongRod'
+import { SCREEN } from '~/drawing/view/palette'
+import { GhostView, SceneView } from '~/drawing/view/SceneView'
+import { formatLength, NM_PER_INCH, NM_PER_MM, toInches } from '~/length'
+import { findingText } from '~/messages'
+import { Fractions } from '~/ui/Fractions'
+import { narrow, space, type } from '~/ui/theme'
+import { GapHandle, HeightHandle } from './StageHandles'
+import { useWallEditor } from './WallEditor'
+
+const Stage = styled.div<{ $height: string }>`
+  position: relative;
+  width: 100%;
+  height: ${({ $height }) => $height};
+  min-height: 260px;
+  & > svg {
+    position: absolute;
+    inset: 0;
+    width: 100%;
+    height: 100%;
+    display: block;
+    user-select: none;
+    -webkit-user-select: none;
+  }
+  ${narrow} {
+    height: 380px;
+  }
+`
+const Stale = styled.p`
+  position: absolute;
+  top: ${space.s};
+  left: 50%;
+  transform: translateX(-50%);
+  max-width: 80%;
+  background: var(--red-wash);
+  border: 1px solid var(--red);
+  border-radius: 6px;
+  padding: ${space.xs} ${space.m};
+  font-size: ${type.small};
+`
+const Pencil = styled.p`
+  position: absolute;
+  inset: 22% 12% auto 22%;
+  text-align: center;
+  color: var(--red);
+  font-weight: 600;
+  font-size: ${type.lead};
+  pointer-events: none;
+`
+
+const FIRST_SIZE = { width: 900, height: 540 }
+const MARGINS = { left: 112, right: 22, top: 20, bottom: 100 }
+
+const EDGE_WORDS: Readonly<Record<Edge, string>> = { near: 'near edge', center: 'centre', far: 'far edge' }
+
+export interface WallStageProps {
+  readonly datum?: Datum
+  readonly edge?: Edge
+  /** Handles for height and gap; only where the layout is set. */
+  readonly handles?: boolean
+  readonly height?: string
+}
+
+/** The wall drawn to scale between the long rod and the height rod. */
+export function WallStage({
+  datum = 'left',
+  edge = 'near',
+  handles = false,
+  height = '100%',
+}: WallStageProps) {
+  const { plan, preview, workpiece, selected, select, wording, unread } = useWallEditor()
+  const { survey } = workpiece.wall
+  const { tape, units } = workpiece.settings
+  const box = useRef<HTMLDivElement>(null)
+  const size = useSize(box, FIRST_SIZE)
+  const scene = useMemo(() => buildScene(plan, survey), [plan, survey])
+  const ghost = useMemo(() => (preview ? buildScene(preview, survey) : null), [preview, survey])
+  const frame = fitFrame(size, scene, MARGINS)
+  const tick = units === 'mm' ? 10 * NM_PER_MM : NM_PER_INCH
+  const rodLeft = frame.toX(0) - HEIGHT_ROD_WIDTH - 18
+
+  const { layout } = plan
+  const marks = new Map(runningMarks(layout, datum, tape).map((mark) => [mark.stripId, mark]))
+  const fromDatum = (at: number) => (datum === 'left' ? at : survey.width - at)
+  const rodStrips = layout.battens.flatMap((batten) => {
+    const mark = marks.get(batten.id)?.[edge]
+    return mark
+      ? [
+          {
+            id: batten.id,
+            number: batten.number,
+            left: batten.left,
+            right: batten.right,
+            markAt: fromDatum(mark.exact),
+            label: formatLength(mark.tick, wording.format),
+          },
+        ]
+      : []
+  })
+  const heights = heightMarks(layout, tape).map((mark) => ({
+    id: mark.id,
+    at: mark.reading.exact,
+    label: formatLength(mark.reading.tick, wording.format),
+    lit: mark.bandId !== undefined && mark.bandId === selected,
+  }))
+  const flagged = new Set(
+    plan.findings
+      .filter(({ severity }) => severity === 'wrong' || severity === 'watch')
+      .flatMap(({ stripIds }) => stripIds),
+  )
+  const problem = Object.values(unread)[0]
+  const blocking = layout.placement ? undefined : plan.findings.find(({ severity }) => severity === 'wrong')
+  const pick = (id: string) => select(id === selected ? null : id)
+
+  return (
+    <Stage ref={box} $height={height}>
+      <svg
+        viewBox={`0 0 ${size.width} ${size.height}`}
+        role="group"
+        aria-label={`Wall ${formatLength(survey.width, wording.format)} wide, ${formatLength(survey.height, wording.format)} high, with ${layout.battens.length} battens`}
+        opacity={problem ? 0.45 : 1}
+        data-width-in={toInches(survey.width)}
+      >
+        <SceneView
+          scene={scene}
+          frame={frame}
+          palette={SCREEN}
+          selected={selected}
+          flagged={flagged}
+          onPick={pick}
+        />
+        {ghost ? <GhostView scene={ghost} frame={frame} palette={SCREEN} /> : null}
+        <HeightRod
+          frame={frame}
+          palette={SCREEN}
+          wallHeight={survey.height}
+          tick={tick}
+          heights={heights}
+          left={rodLeft}
+        />
+        <LongRod
+          frame={frame}
+          palette={SCREEN}
+          wallWidth={survey.width}
+          tick={tick}
+          strips={rodStrips}
+          selected={selected}
+          top={frame.toY(0) + 20}
+          caption={`${EDGE_WORDS[edge]} of each batten, tape hooked in the ${datum} corner`}
+          onPick={pick}
+        />
+        {handles ? (
+          <>
+            <HeightHandle frame={frame} x={rodLeft + HEIGHT_ROD_WIDTH / 2} />
+            <GapHandle frame={frame} />
+          </>
+        ) : null}
+      </svg>
+      {problem ? (
+        <Stale role="status">
+          This is the last wall that could be drawn. <Fractions text={problem.problem} />
+        </Stale>
+      ) : null}
+      {blocking ? (
+        <Pencil>
+          <Fractions text={findingText(blocking.says, wording)} />
+        </Pencil>
+      ) : null}
+    </Stage>
+  )
+}

@@ -1,0 +1,75 @@
+import { styled } from 'styled-components'
+import { narrow, space } from '~/ui/theme'
+import { ClosingBar } from './ClosingBar'
+import { StageTape } from './StageTape'
+import { WallHeader } from './WallHeader'
+
+const Page = styled.div`
+  display: grid;
+  grid-template-rows: auto auto 1fr auto;
+  height: 100dvh;
+  ${narrow} {
+    height: auto;
+    min-height: 100dvh;
+  }
+`
+const Middle = styled.main`
+  min-height: 0;
+  display: grid;
+`
+
+/** The wall page's frame: header, stages, the stage at work, the closing sum. */
+export function Workbench({ children }: { children: React.ReactNode }) {
+  return (
+    <Page>
+      <WallHeader />
+      <StageTape />
+      <Middle>{children}</Middle>
+      <ClosingBar />
+    </Page>
+  )
+}
+
+/** A stage: the drawing with its heading, and what goes with it at the side. */
+export const Split = styled.div`
+  min-height: 0;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 330px;
+  ${narrow} {
+    grid-template-columns: minmax(0, 1fr);
+  }
+`
+export const Drawn = styled.section`
+  min-height: 0;
+  display: grid;
+  grid-template-rows: auto minmax(0, 1fr);
+  padding: ${space.m} ${space.l} 0;
+  ${narrow} {
+    padding: ${space.m} ${space.s} 0;
+  }
+`
+export const Side = styled.aside`
+  min-height: 0;
+  overflow-y: auto;
+  padding: ${space.l};
+  background: var(--paper);
+  border-left: 1px solid var(--line);
+  display: grid;
+  align-content: start;
+  gap: ${space.l};
+  ${narrow} {
+    border-left: 0;
+    border-top: 1px solid var(--line);
+    padding: ${space.m};
+  }
+`
+export const Heading = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  justify-content: space-between;
+  gap: ${space.xs} ${space.l};
+  & p {
+    color: var(--ink-soft);
+  }
+`

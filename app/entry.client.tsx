@@ -1,0 +1,17 @@
+import { StrictMode, startTransition } from 'react'
+import { hydrateRoot } from 'react-dom/client'
+import { HydratedRouter } from 'react-router/dom'
+
+startTransition(() => {
+  hydrateRoot(
+    document,
+    <StrictMode>
+      <HydratedRouter />
+    </StrictMode>,
+    {
+      onRecoverableError(error, info) {
+        console.error('[recoverable]', error, info.componentStack)
+      },
+    },
+  )
+})

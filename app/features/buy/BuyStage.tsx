@@ -1,0 +1,168 @@
+import { styled } from 'styled-components'
+import { BoardRows } from '~/editor/BoardRows'
+import { Findings } from '~/editor/Findings'
+import type { MaterialBoards } from '~/editor/useBoards'
+import { useWallEditor } from '~/editor/WallEditor'
+import { WallStage } from '~/editor/WallStage'
+import { Heading, Side, Split } from '~/editor/Workbench'
+import { boardIssueText, materialName, money, say, sayStock } from '~/messages'
+import { Button } from '~/ui/Button'
+import { Fractions } from '~/ui/Fractions'
+import { Row, Soft, Spread } from '~/ui/page'
+import { narrow, space, type } from '~/ui/theme'
+import { OfferTable, SawFields } from './ShopFields'
+
+const Column = styled.section`
+  min-height: 0;
+  overflow-y: auto;
+  padding: ${space.m} ${space.l};
+  display: grid;
+  align-content: start;
+  gap: ${space.l};
+  ${narrow} {
+    padding: ${space.m} ${space.s};
+  }
+`
+const Figures = styled.dl`
+  display: flex;
+  flex-wrap: wrap;
+  gap: ${space.s} ${space.xl};
+  & dd {
+    font-size: ${type.title};
+    font-weight: 700;
+  }
+  & dt {
+    font-size: ${type.small};
+    color: var(--ink-soft);
+  }
+`
+const Material = styled.section`
+  display: grid;
+  gap: ${space.m};
+  max-width: 900px;
+`
+
+function shopping(boards: readonly { length: MaterialBoards['request']['offers'][number]['length'] }[]) {
+  const counts = new Map<(typeof boards)[number]['length'], number>()
+  for (const { length } of boards) counts.set(length, (counts.get(length) ?? 0) + 1)
+  return [...counts].sort(([a], [b]) => a - b)
+}
+
+function MaterialPlan({ boards }: { boards: MaterialBoards }) {
+  const { wording, workpiece, boards: all } = useWallEditor()
+  const { request, result, state } = boards
+  const { currency } = workpiece.settings
+  const name = materialName(request.materialId, wording)
+  if (!result.ok)
+    return (
+      <Material>
+        <h2>
+          <Fractions text={name} />
+        </h2>
+        <p>
+          <Fractions text={boardIssueText(result.issue, wording)} />
+        </p>
+      </Material>
+    )
+  const plan = result.value
+  const spare = plan.spares
+    .map(({ label, boardNumber }) => `one ${label} from board ${boardNumber}`)
+    .join(', ')
+  return (
+    <Material data-material={request.materialId}>
+      <Spread>
+        <h2>
+          <Fractions text={name} />
+        </h2>
+        {state === 'searching' ? (
+          <Row>
+            <Soft role="status">
+              looking for a better plan; none costs less than{' '}
+              {plan.cost === null ? 'the least length' : money(plan.bound, currency)}
+            </Soft>
+            <Button onPress={all.stop}>Stop looking</Button>
+          </Row>
+        ) : null}
+      </Spread>
+      <Figures>
+        <div>
+          <dd data-testid="boards-of-material">{plan.boards.length}</dd>
+          <dt>
+            <Fractions
+              text={shopping(plan.boards)
+                .map(([length, n]) => `${n} of ${sayStock(length, wording)}`)
+                .join(' + ')}
+            />
+          </dt>
+        </div>
+        <div>
+          <dd>{plan.cost === null ? '–' : money(plan.cost, currency)}</dd>
+          <dt>{plan.cost === null ? 'a price is missing' : 'to pay'}</dt>
+        </div>
+        <div>
+          <dd>{(plan.waste * 100).toFixed(1)} %</dd>
+          <dt>waste, kerfs too</dt>
+        </div>
+        <div>
+          <dd>{plan.proven ? 'best' : 'good'}</dd>
+          <dt>
+            {plan.proven
+              ? plan.cost === null
+                ? 'proven: least length'
+                : 'proven: no plan costs less'
+              : state === 'stopped'
+                ? 'stopped before the proof'
+                : 'not proven yet'}
+          </dt>
+        </div>
+      </Figures>
+      <p>
+        <b>Spare: </b>
+        {spare === '' ? 'none. A spoiled piece takes another board.' : `${spare}.`}
+      </p>
+      <BoardRows plan={plan} />
+    </Material>
+  )
+}
+
+/** Stage: which boards to buy. */
+export function BuyStage() {
+  const { boards, plan, wording, workpiece } = useWallEditor()
+  const used = [...new Set(plan.pieces.map(({ materialId }) => materialId))]
+  const costs = boards.materials.map(({ result }) => (result.ok ? result.value.cost : null))
+  const total = costs.reduce<number | null>(
+    (sum, cost) => (sum === null || cost === null ? null : sum + cost),
+    0,
+  )
+  return (
+    <Split>
+      <Column aria-label="Boards to buy">
+        <Heading>
+          <h1>Boards to buy</h1>
+          {total !== null && costs.length > 1 ? (
+            <p>{money(total, workpiece.settings.currency)} in all</p>
+          ) : null}
+        </Heading>
+        {boards.materials.map((material) => (
+          <MaterialPlan key={material.request.materialId} boards={material} />
+        ))}
+        {boards.materials.length === 0 ? <Soft>There are no pieces yet, so nothing to buy.</Soft> : null}
+        <WallStage height="230px" />
+      </Column>
+      <Side aria-label="The shop">
+        <Findings
+          only={({ says }) => says.code === 'noBoardsListed' || says.code === 'pieceLongerThanBoards'}
+        />
+        <SawFields />
+        {used.map((materialId) => (
+          <OfferTable key={materialId} materialId={materialId} />
+        ))}
+        <Soft>
+          <Fractions
+            text={`One kerf is lost between two pieces, and ${say(workpiece.settings.shop.endTrim, wording)} once a board. Two pieces of half a board never come from one board.`}
+          />
+        </Soft>
+      </Side>
+    </Split>
+  )
+}

@@ -1,0 +1,123 @@
+import { styled } from 'styled-components'
+import { BoardRows } from '~/editor/BoardRows'
+import { useWallEditor } from '~/editor/WallEditor'
+import { WallStage } from '~/editor/WallStage'
+import { Heading, Side, Split } from '~/editor/Workbench'
+import { PiecePicture } from '~/drawing/view/PiecePicture'
+import { count, endCutName, materialName, pieceName, say } from '~/messages'
+import { Fractions } from '~/ui/Fractions'
+import { Soft } from '~/ui/page'
+import { Table } from '~/ui/Table'
+import { narrow, space } from '~/ui/theme'
+
+const Column = styled.section`
+  min-height: 0;
+  overflow-y: auto;
+  padding: ${space.m} ${space.l};
+  display: grid;
+  align-content: start;
+  gap: ${space.m};
+  ${narrow} {
+    padding: ${space.m} ${space.s};
+  }
+`
+const Wide = styled.div`
+  overflow-x: auto;
+`
+
+/** Batten 1 to 11; or the names of the pieces in a row. */
+function rowNames(pieces: readonly { stripId: string; id: string; number: number }[]): string {
+  const [first] = pieces
+  const last = pieces[pieces.length - 1]
+  if (!first || !last) return ''
+  const inRow = pieces.every(({ number }, i) => number === first.number + i)
+  if (pieces.length > 2 && inRow && first.stripId.startsWith('batten-'))
+    return `Battens ${first.number} to ${last.number}`
+  return pieces.map(pieceName).join(', ')
+}
+
+/** Stage: what to cut. */
+export function CutStage() {
+  const { plan, boards, wording, selected, select } = useWallEditor()
+  const longest = Math.max(1, ...plan.cutList.map(({ cutLength }) => cutLength))
+  const byId = new Map(plan.pieces.map((piece) => [piece.id, piece]))
+  const several = boards.materials.length > 1
+  return (
+    <Split>
+      <Column aria-label="Cut list">
+        <WallStage height="250px" />
+        <Heading>
+          <h1>Cut list, {count(plan.pieces.length, 'piece')}</h1>
+          <p>Longest first. 0° on the saw is a square cut.</p>
+        </Heading>
+        <Wide>
+          <Table>
+            <thead>
+              <tr>
+                <th scope="col">Mark</th>
+                <th scope="col">Piece</th>
+                <th scope="col">Length</th>
+                <th scope="col">How many</th>
+                <th scope="col">Of</th>
+                <th scope="col">Ends</th>
+              </tr>
+            </thead>
+            <tbody>
+              {plan.cutList.map((row) => {
+                const pieces = row.pieceIds.flatMap((id) => byId.get(id) ?? [])
+                const lit = pieces.some(({ stripId }) => stripId === selected)
+                const [first] = pieces
+                return (
+                  <tr
+                    key={row.label}
+                    data-pick
+                    data-row={row.label}
+                    data-lit={lit || undefined}
+                    onClick={() => select(first?.stripId ?? null)}
+                  >
+                    <th scope="row">{row.label}</th>
+                    <td>
+                      {first ? <PiecePicture card={first} longest={longest} width={170} /> : null}
+                      <br />
+                      <small>{rowNames(pieces)}</small>
+                    </td>
+                    <td className="number">
+                      <Fractions text={say(row.cutLength, wording)} />
+                    </td>
+                    <td className="number">× {row.pieceIds.length}</td>
+                    <td>
+                      <Fractions text={materialName(row.materialId, wording)} />
+                    </td>
+                    <td>
+                      <small>
+                        {row.start.kind === 'square' && row.end.kind === 'square'
+                          ? 'both square, 0°'
+                          : `${endCutName(row.start)}; ${endCutName(row.end)}`}
+                      </small>
+                    </td>
+                  </tr>
+                )
+              })}
+            </tbody>
+          </Table>
+        </Wide>
+        <Soft>
+          At the saw: eyes and ears covered, hands clear, small pieces clamped. Cut MDF outside or with
+          extraction and a respirator. Follow the tool maker’s instructions.
+        </Soft>
+      </Column>
+      <Side aria-label="Boards">
+        <h2>From which board</h2>
+        {boards.materials.map(({ request, result }) =>
+          result.ok ? (
+            <section key={request.materialId}>
+              {several ? <h3>{materialName(request.materialId, wording)}</h3> : null}
+              <BoardRows plan={result.value} />
+            </section>
+          ) : null,
+        )}
+        {boards.materials.length === 0 ? <Soft>No pieces yet.</Soft> : null}
+      </Side>
+    </Split>
+  )
+}

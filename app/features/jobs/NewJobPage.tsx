@@ -1,0 +1,82 @@
+import { getFormProps, type SubmissionResult, useForm } from '@conform-to/react'
+import { parseWithZod } from '@conform-to/zod/v4'
+import { useState } from 'react'
+import { Form } from 'react-router'
+import { type Tape, tapesFor, type Units } from '~/length'
+import { Button, LinkButton } from '~/ui/Button'
+import { tapeName, unitsName } from '~/messages'
+import { PageMain, Row, Sheet } from '~/ui/page'
+import { RadioRow } from '~/ui/RadioRow'
+import { TextBox } from '~/ui/TextBox'
+import { newJobForm } from './jobForms'
+import { TopBar } from './TopBar'
+
+const UNIT_EXAMPLES: Readonly<Record<Units, string>> = {
+  inches: '69 3/16',
+  'feet-inches': "5' 9 3/16",
+  mm: '1757 mm',
+}
+
+/** A new job: its name, for whom, and how its lengths are written. */
+export function NewJobPage({ lastResult }: { lastResult: SubmissionResult<string[]> | undefined }) {
+  const [form, fields] = useForm({
+    lastResult: lastResult ?? null,
+    onValidate: ({ formData }) => parseWithZod(formData, { schema: newJobForm }),
+    shouldValidate: 'onSubmit',
+    shouldRevalidate: 'onInput',
+  })
+  const [units, setUnits] = useState<Units>('inches')
+  const [tape, setTape] = useState<Tape>('1/16')
+  const changeUnits = (next: Units) => {
+    setUnits(next)
+    if (!tapesFor(next).includes(tape)) setTape(tapesFor(next)[1] ?? tape)
+  }
+  return (
+    <>
+      <TopBar />
+      <PageMain>
+        <h1>New job</h1>
+        <Form method="post" {...getFormProps(form)}>
+          <Sheet>
+            <TextBox
+              label="Job"
+              name={fields.name.name}
+              defaultValue={fields.name.initialValue ?? ''}
+              problem={fields.name.errors?.[0]}
+              autoFocus
+            />
+            <TextBox
+              label="Client"
+              name={fields.client.name}
+              defaultValue={fields.client.initialValue ?? ''}
+              problem={fields.client.errors?.[0]}
+            />
+            <RadioRow<Units>
+              label="Lengths are written in"
+              name="units"
+              value={units}
+              options={(['inches', 'feet-inches', 'mm'] as const).map((id) => ({
+                id,
+                text: `${unitsName(id)}: ${UNIT_EXAMPLES[id]}`,
+              }))}
+              onChange={changeUnits}
+            />
+            <RadioRow<Tape>
+              label="The tape is read to"
+              name="tape"
+              value={tape}
+              options={tapesFor(units).map((id) => ({ id, text: tapeName(id).replace('tape to ', '') }))}
+              onChange={setTape}
+            />
+            <Row>
+              <Button type="submit" $kind="main">
+                Start the job
+              </Button>
+              <LinkButton href="/">Back to all jobs</LinkButton>
+            </Row>
+          </Sheet>
+        </Form>
+      </PageMain>
+    </>
+  )
+}

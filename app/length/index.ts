@@ -1,0 +1,5 @@
+export * from './formatLength'
+export * from './length'
+export * from './parseLength'
+export * from './result'
+export * from './tape'

@@ -1,0 +1,5 @@
+export * from './findingText'
+export * from './lengthIssue'
+export * from './words'
+export * from './boardIssueText'
+export * from './fileProblemText'

@@ -1,0 +1,39 @@
+import type { LengthIssue, Units } from '~/length'
+
+function example(units: Units): string {
+  switch (units) {
+    case 'inches':
+      return '29 3/4'
+    case 'feet-inches':
+      return "2' 5 3/4"
+    case 'mm':
+      return '756'
+  }
+}
+
+/** What was read, what is wrong and what to do, for a length somebody typed. */
+export function lengthIssueText(issue: LengthIssue, units: Units): string {
+  const write = `Write it like ${example(units)}.`
+  switch (issue.code) {
+    case 'lengthEmpty':
+      return `Nothing is written here. ${write}`
+    case 'lengthUnreadable':
+      return issue.rest === ''
+        ? `“${issue.read}” stops before its number. ${write}`
+        : `“${issue.read}” can't be read from “${issue.rest}” on. ${write}`
+    case 'lengthZeroDenominator':
+      return `“${issue.read}” divides by zero. ${write}`
+    case 'lengthUnitTwice':
+      return `“${issue.read}” gives ${issue.unit === 'ft' ? 'feet' : issue.unit === 'in' ? 'inches' : issue.unit} twice. Join a fraction to its number: 12 1/2, or feet to inches: 2' 6.`
+    case 'lengthTooLarge':
+      return `“${issue.read}” is longer than any room. Check the unit and the number of digits.`
+  }
+}
+
+/** A readable length that can't stand in this place. */
+export function lengthLimitText(read: string, least: string | null, most: string | null): string {
+  if (least !== null && most !== null)
+    return `${read} is outside ${least} to ${most}. Write a length between them.`
+  if (least !== null) return `${read} is too small here. Write ${least} or more.`
+  return `${read} is too large here. Write ${most} or less.`
+}

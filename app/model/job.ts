@@ -1,0 +1,54 @@
+import { z } from 'zod'
+import { type Units, UNITS } from '~/length'
+import { designSchema } from './design'
+import { type LengthSchema, storedLength, typedLength } from './lengthSchema'
+import { idSchema } from './material'
+import { settingsSchema } from './settings'
+import { surveySchema } from './survey'
+
+const title = z.string().trim().min(1).max(80)
+
+/** What a wall is (survey) and what it is to become (design): the document one revision holds. */
+export function wallDocumentSchema(length: LengthSchema) {
+  return z.object({ survey: surveySchema(length), design: designSchema(length) })
+}
+
+export type WallDocument = z.output<ReturnType<typeof wallDocumentSchema>>
+export const storedWallDocument = wallDocumentSchema(storedLength)
+
+/** A whole job as one JSON document: what is exported, imported and given to `plan`. */
+export function jobFileSchema(length: LengthSchema) {
+  return z.object({
+    format: z.literal('regla-job'),
+    version: z.literal(1),
+    name: title,
+    client: z.string().max(80),
+    settings: settingsSchema(length),
+    rooms: z
+      .array(
+        z.object({
+          id: idSchema,
+          name: title,
+          walls: z
+            .array(z.object({ id: idSchema, name: title, ...wallDocumentSchema(length).shape }))
+            .max(60),
+        }),
+      )
+      .max(60),
+  })
+}
+
+export type JobFile = z.output<ReturnType<typeof jobFileSchema>>
+
+/** The job file as read from outside; bare numbers in strings follow the file's own units. */
+export function jobFileSchemaFor(units: Units) {
+  return jobFileSchema(typedLength(units))
+}
+
+const unitsOfFile = z.object({ settings: z.object({ units: z.enum(UNITS) }) })
+
+/** The units a file says it is written in; inches when it says nothing readable. */
+export function unitsOf(raw: unknown): Units {
+  const found = unitsOfFile.safeParse(raw)
+  return found.success ? found.data.settings.units : 'inches'
+}

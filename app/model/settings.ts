@@ -1,0 +1,44 @@
+import { z } from 'zod'
+import { inches, tapesFor, TAPES, UNITS } from '~/length'
+import { type LengthSchema, storedLength } from './lengthSchema'
+import { materialSchema } from './material'
+import { shopSchema, usualOffers } from './shop'
+import { STOCK_LIST } from './stockList'
+
+/** What holds for all walls of a job: units, tape, money, strip materials and the shop. */
+export function settingsSchema(length: LengthSchema) {
+  return z
+    .object({
+      version: z.literal(1),
+      units: z.enum(UNITS),
+      tape: z.enum(TAPES),
+      currency: z.string().regex(/^[A-Z]{3}$/),
+      materials: z.array(materialSchema(length)).min(1).max(60),
+      shop: shopSchema(length),
+    })
+    .refine((settings) => tapesFor(settings.units).includes(settings.tape), {
+      path: ['tape'],
+      params: { problem: 'tapeNotInUnits' },
+    })
+}
+
+export type Settings = z.output<ReturnType<typeof settingsSchema>>
+
+/** The stored form. */
+export const storedSettings = settingsSchema(storedLength)
+
+/** Settings of a new job: the built-in materials in their usual lengths, no prices. */
+export function startingSettings(units: Settings['units'], tape: Settings['tape']): Settings {
+  return {
+    version: 1,
+    units,
+    tape,
+    currency: 'USD',
+    materials: [...STOCK_LIST],
+    shop: {
+      kerf: inches(1 / 8),
+      endTrim: inches(0),
+      offers: STOCK_LIST.flatMap((material) => usualOffers(material.id)),
+    },
+  }
+}

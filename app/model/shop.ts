@@ -1,0 +1,40 @@
+import { z } from 'zod'
+import { inches } from '~/length'
+import { type LengthSchema, notNegative, positive } from './lengthSchema'
+import { idSchema } from './material'
+
+/** The boards on sale for the job and what the saw takes. Prices in hundredths of the job's money. */
+export function shopSchema(length: LengthSchema) {
+  return z.object({
+    kerf: notNegative(length),
+    /** Taken once off each board to square its end, saw cut included. */
+    endTrim: notNegative(length),
+    offers: z
+      .array(
+        z.object({
+          id: idSchema,
+          material: idSchema,
+          length: positive(length),
+          /** null: price not known yet. */
+          price: z.number().int().min(0).max(100_000_000).nullable(),
+        }),
+      )
+      .max(400),
+  })
+}
+
+export type Shop = z.output<ReturnType<typeof shopSchema>>
+export type Offer = Shop['offers'][number]
+
+/** Usual lengths of boards in the yard, in inches (8, 10, 12, 16 ft): common practice, no source. */
+const USUAL_LENGTHS = [96, 120, 144, 192] as const
+
+/** The usual board lengths of a material, prices still open. */
+export function usualOffers(material: string): Offer[] {
+  return USUAL_LENGTHS.map((length) => ({
+    id: `${material}-${length}`,
+    material,
+    length: inches(length),
+    price: null,
+  }))
+}

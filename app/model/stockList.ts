@@ -1,0 +1,30 @@
+import { inches } from '~/length'
+import type { Material } from './material'
+
+function softwood(nominalWidth: number, actualWidth: number): Material {
+  return {
+    id: `pine-1x${nominalWidth}`,
+    nominal: `1x${nominalWidth}`,
+    name: 'pine',
+    width: inches(actualWidth),
+    thickness: inches(3 / 4),
+  }
+}
+
+/**
+ * The built-in strip materials. Pine boards: dry dressed sizes of Voluntary Product Standard PS 20
+ * (American Softwood Lumber Standard). Lattice and MDF strip sizes: common practice, no source.
+ */
+export const STOCK_LIST: readonly Material[] = [
+  softwood(2, 1.5),
+  softwood(3, 2.5),
+  softwood(4, 3.5),
+  softwood(5, 4.5),
+  softwood(6, 5.5),
+  softwood(8, 7.25),
+  softwood(10, 9.25),
+  softwood(12, 11.25),
+  { id: 'lattice', nominal: '1/4 lattice', name: 'poplar', width: inches(1.5), thickness: inches(0.25) },
+  { id: 'mdf-half', nominal: '1/2 MDF strip', name: 'MDF', width: inches(2.5), thickness: inches(0.5) },
+  { id: 'mdf-3q', nominal: '3/4 MDF strip', name: 'MDF', width: inches(3.5), thickness: inches(0.75) },
+]

@@ -1,0 +1,80 @@
+import '@fontsource-variable/archivo/wght.css'
+import { I18nProvider, RouterProvider } from 'react-aria-components'
+import {
+  isRouteErrorResponse,
+  Links,
+  Meta,
+  type NavigateOptions,
+  Outlet,
+  Scripts,
+  ScrollRestoration,
+  useHref,
+  useNavigate,
+  useRouteLoaderData,
+} from 'react-router'
+import type { Route } from './+types/root'
+import { Trouble } from './features/trouble/Trouble'
+import { themeOf } from './server/theme.server'
+import { GlobalStyle } from './ui/GlobalStyle'
+import { useNonce } from './ui/nonce'
+
+declare module 'react-aria-components' {
+  interface RouterConfig {
+    routerOptions: NavigateOptions
+  }
+}
+
+export function loader({ request }: Route.LoaderArgs) {
+  return { theme: themeOf(request) }
+}
+
+export function Layout({ children }: { children: React.ReactNode }) {
+  const nonce = useNonce()
+  const data = useRouteLoaderData<typeof loader>('root')
+  return (
+    <html lang="en-US" dir="ltr" data-theme={data?.theme ?? 'light'} suppressHydrationWarning>
+      <head>
+        <meta charSet="utf-8" />
+        <meta name="viewport" content="width=device-width, initial-scale=1" />
+        <meta property="csp-nonce" nonce={nonce} suppressHydrationWarning />
+        <link rel="icon" href="/favicon.svg" type="image/svg+xml" />
+        <Meta />
+        <Links />
+      </head>
+      <body>
+        {children}
+        <ScrollRestoration />
+        <Scripts />
+      </body>
+    </html>
+  )
+}
+
+function Frame({ children }: { children: React.ReactNode }) {
+  const navigate = useNavigate()
+  return (
+    <I18nProvider locale="en-US">
+      <RouterProvider navigate={navigate} useHref={useHref}>
+        <GlobalStyle />
+        {children}
+      </RouterProvider>
+    </I18nProvider>
+  )
+}
+
+export default function App() {
+  return (
+    <Frame>
+      <Outlet />
+    </Frame>
+  )
+}
+
+export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
+  const said = isRouteErrorResponse(error) ? { status: error.status, text: String(error.data ?? '') } : null
+  return (
+    <Frame>
+      <Trouble status={said?.status ?? 500} text={said?.text ?? ''} />
+    </Frame>
+  )
+}

@@ -1,0 +1,19 @@
+import { index, route, type RouteConfig } from '@react-router/dev/routes'
+
+export default [
+  index('routes/jobs.tsx'),
+  route('jobs/new', 'routes/job-new.tsx'),
+  route('jobs/:jobId', 'routes/job.tsx'),
+  route('jobs/:jobId/export', 'routes/job-export.ts'),
+  route('jobs/:jobId/walls/:wallId/document', 'routes/wall-document.ts'),
+  route('jobs/:jobId/walls/:wallId', 'routes/wall.tsx', [
+    index('routes/wall-index.ts'),
+    route('measure', 'routes/wall-measure.tsx'),
+    route('layout', 'routes/wall-layout.tsx'),
+    route('mark', 'routes/wall-mark.tsx'),
+    route('cut', 'routes/wall-cut.tsx'),
+    route('buy', 'routes/wall-buy.tsx'),
+  ]),
+  route('healthz', 'routes/healthz.ts'),
+  route('*', 'routes/not-found.tsx'),
+] satisfies RouteConfig

@@ -1,0 +1,3 @@
+export function loader() {
+  return new Response('ok\n', { headers: { 'content-type': 'text/plain' } })
+}

@@ -1,0 +1,54 @@
+import { data, redirect } from 'react-router'
+import type { Route } from './+types/job'
+import { newWallForm, renameJobForm } from '~/features/jobs/jobForms'
+import { JobPage } from '~/features/jobs/JobPage'
+import { database } from '~/server/db/database.server'
+import { readForm, textOf } from '~/server/forms.server'
+import { jobExists, renameJob } from '~/server/jobs.server'
+import { jobView } from '~/server/jobView.server'
+import { archiveWall, createWall, duplicateWall, wallPage } from '~/server/walls.server'
+
+export const meta: Route.MetaFunction = ({ loaderData }) => [
+  { title: `${loaderData?.job.name ?? 'Job'} · Regla` },
+]
+
+const MISSING = 'There is no such job here. It may be on another machine, or the link lost a letter.'
+
+export function loader({ params }: Route.LoaderArgs) {
+  const job = jobView(database(), params.jobId)
+  if (!job) throw data(MISSING, { status: 404 })
+  return { job }
+}
+
+export async function action({ request, params }: Route.ActionArgs) {
+  const db = database()
+  const { jobId } = params
+  if (!jobExists(db, jobId)) throw data(MISSING, { status: 404 })
+  const form = await request.formData()
+  const intent = textOf(form, 'intent')
+  if (intent === 'newWall') {
+    const wall = await readForm(form, newWallForm)
+    if (!wall.ok) return { newWall: wall.reply }
+    const wallId = createWall(db, { jobId, roomName: wall.value.room, name: wall.value.name })
+    return redirect(`/jobs/${jobId}/walls/${wallId}/measure`)
+  }
+  if (intent === 'rename') {
+    const names = await readForm(form, renameJobForm)
+    if (!names.ok) return { rename: names.reply }
+    renameJob(db, jobId, names.value.name, names.value.client)
+    return {}
+  }
+  const wallId = textOf(form, 'wallId')
+  if (!wallPage(db, { jobId, wallId })) throw data('There is no such wall in this job.', { status: 404 })
+  if (intent === 'duplicateWall') duplicateWall(db, { jobId, wallId })
+  else if (intent === 'archiveWall') archiveWall(db, wallId, true)
+  else if (intent === 'restoreWall') archiveWall(db, wallId, false)
+  else throw data(`Nobody knows how to “${intent}” a wall.`, { status: 400 })
+  return {}
+}
+
+export default function Job({ loaderData, actionData }: Route.ComponentProps) {
+  const newWall = actionData && 'newWall' in actionData ? actionData.newWall : undefined
+  const rename = actionData && 'rename' in actionData ? actionData.rename : undefined
+  return <JobPage job={loaderData.job} newWall={newWall} rename={rename} />
+}

@@ -1,0 +1,43 @@
+import { data, redirect } from 'react-router'
+import type { Route } from './+types/jobs'
+import { JobsPage } from '~/features/jobs/JobsPage'
+import { database } from '~/server/db/database.server'
+import { textOf } from '~/server/forms.server'
+import { archiveJob, duplicateJob, jobExists, listJobs } from '~/server/jobs.server'
+import { takeInJobFile } from '~/server/jobFiles.server'
+
+export const meta: Route.MetaFunction = () => [{ title: 'Jobs · Regla' }]
+
+export function loader({ request }: Route.LoaderArgs) {
+  const url = new URL(request.url)
+  const archived = url.searchParams.get('away') === '1'
+  const search = url.searchParams.get('search')?.trim() ?? ''
+  const day = new Intl.DateTimeFormat('en-US', { dateStyle: 'medium', timeZone: 'UTC' })
+  const jobs = listJobs(database(), { archived, search }).map((job) => ({
+    ...job,
+    updated: day.format(job.updatedAt),
+  }))
+  return { jobs, archived, search }
+}
+
+export async function action({ request }: Route.ActionArgs) {
+  const form = await request.formData()
+  const db = database()
+  const intent = textOf(form, 'intent')
+  if (intent === 'import') {
+    const taken = takeInJobFile(db, textOf(form, 'file'))
+    if (taken.ok) return redirect(`/jobs/${taken.value}`)
+    return data({ problems: taken.issue }, { status: 422 })
+  }
+  const jobId = textOf(form, 'jobId')
+  if (!jobExists(db, jobId)) throw data('There is no such job here.', { status: 404 })
+  if (intent === 'duplicate') duplicateJob(db, jobId)
+  else if (intent === 'archive') archiveJob(db, jobId, true)
+  else if (intent === 'restore') archiveJob(db, jobId, false)
+  else throw data(`Nobody knows how to “${intent}” a job.`, { status: 400 })
+  return { problems: [] }
+}
+
+export default function Jobs({ loaderData, actionData }: Route.ComponentProps) {
+  return <JobsPage {...loaderData} problems={actionData?.problems ?? []} putAway={null} />
+}

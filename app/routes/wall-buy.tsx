@@ -1,0 +1,1 @@
+export { BuyStage as default } from '~/features/buy/BuyStage'

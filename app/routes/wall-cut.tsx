@@ -1,0 +1,1 @@
+export { CutStage as default } from '~/features/cut/CutStage'

@@ -1,0 +1,1 @@
+export { LayoutStage as default } from '~/features/layout/LayoutStage'

@@ -1,0 +1,1 @@
+export { MarkStage as default } from '~/features/marks/MarkStage'

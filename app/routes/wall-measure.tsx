@@ -1,0 +1,1 @@
+export { MeasureStage as default } from '~/features/survey/MeasureStage'

@@ -1,0 +1,33 @@
+import { data, Outlet, type ShouldRevalidateFunctionArgs } from 'react-router'
+import type { Route } from './+types/wall'
+import { WallEditorProvider } from '~/editor/WallEditor'
+import { Workbench } from '~/editor/Workbench'
+import { database } from '~/server/db/database.server'
+import { wallPage } from '~/server/walls.server'
+
+export const meta: Route.MetaFunction = ({ loaderData }) => [
+  { title: `${loaderData?.name ?? 'Wall'} · Regla` },
+]
+
+export function loader({ params }: Route.LoaderArgs) {
+  const page = wallPage(database(), params)
+  if (!page)
+    throw data('There is no such wall in this job. It may have been on another machine.', { status: 404 })
+  return page
+}
+
+/** While the page is open the browser's copy is the one being worked on. */
+export function shouldRevalidate({ currentParams, nextParams }: ShouldRevalidateFunctionArgs) {
+  return currentParams.wallId !== nextParams.wallId
+}
+
+export default function Wall({ loaderData }: Route.ComponentProps) {
+  const { job, room, id, name, ...saved } = loaderData
+  return (
+    <WallEditorProvider key={id} identity={{ job, room, id, name }} saved={saved}>
+      <Workbench>
+        <Outlet />
+      </Workbench>
+    </WallEditorProvider>
+  )
+}

@@ -1,0 +1,60 @@
+import { Button as AriaButton, Link as AriaLink } from 'react-aria-components'
+import { css, styled } from 'styled-components'
+import { space, type } from './theme'
+
+const look = css<{ $kind?: 'plain' | 'main' | 'quiet' | 'bar' }>`
+  display: inline-flex;
+  align-items: center;
+  justify-content: center;
+  gap: ${space.s};
+  min-height: 40px;
+  padding: ${space.xs} ${space.m};
+  border-radius: 6px;
+  border: 1px solid var(--line);
+  background: var(--raised);
+  color: var(--ink);
+  font-size: ${type.body};
+  font-weight: 550;
+  text-decoration: none;
+  cursor: pointer;
+  &[data-hovered] {
+    border-color: var(--chalk);
+  }
+  &[data-pressed] {
+    background: var(--chalk-wash);
+  }
+  &[data-disabled] {
+    opacity: 0.45;
+    cursor: default;
+  }
+  ${({ $kind }) =>
+    $kind === 'main' &&
+    css`
+      background: var(--bar);
+      border-color: var(--bar);
+      color: var(--bar-ink);
+      &[data-pressed] {
+        background: var(--chalk);
+      }
+    `}
+  ${({ $kind }) =>
+    $kind === 'quiet' &&
+    css`
+      background: none;
+      border-color: transparent;
+      padding: ${space.xs} ${space.s};
+    `}
+  @media (pointer: coarse) {
+    min-height: 48px;
+  }
+`
+
+/** A button says what happens. */
+export const Button = styled(AriaButton)<{ $kind?: 'plain' | 'main' | 'quiet' }>`
+  ${look}
+`
+
+/** A link that looks like a button. */
+export const LinkButton = styled(AriaLink)<{ $kind?: 'plain' | 'main' | 'quiet' }>`
+  ${look}
+`

@@ -1,0 +1,39 @@
+import { styled } from 'styled-components'
+import { space, type } from './theme'
+
+/** A plain table of figures. */
+export const Table = styled.table`
+  width: 100%;
+  border-collapse: collapse;
+  & caption {
+    text-align: left;
+    font-size: ${type.small};
+    color: var(--ink-soft);
+    padding-bottom: ${space.s};
+  }
+  & th {
+    text-align: left;
+    font-size: ${type.small};
+    font-weight: 600;
+    color: var(--ink-soft);
+    padding: ${space.xs} ${space.s};
+    border-bottom: 1px solid var(--line);
+    white-space: nowrap;
+  }
+  & td {
+    padding: ${space.s};
+    border-bottom: 1px solid var(--line);
+    vertical-align: middle;
+  }
+  & tr[data-lit] td {
+    background: var(--chalk-wash);
+  }
+  & tr[data-pick] {
+    cursor: pointer;
+  }
+  & .number {
+    font-weight: 650;
+    font-size: ${type.lead};
+    white-space: nowrap;
+  }
+`

@@ -1,0 +1,22 @@
+import type { SolveInteger } from '~/core/stock'
+
+type Highs = Awaited<ReturnType<(typeof import('highs'))['default']>>
+
+/** Seconds one integer program may take before it counts as unsettled. */
+const TIME_LIMIT = 20
+
+/** Puts the HiGHS solver behind the core's door. `load` differs between browser and Node. */
+export function highsSolver(load: () => Promise<Highs>): SolveInteger {
+  let loading: Promise<Highs> | null = null
+  return async (program) => {
+    loading ??= load()
+    const highs = await loading
+    const solution = highs.solve(program, { time_limit: TIME_LIMIT, output_flag: false })
+    if (solution.Status === 'Infeasible') return { status: 'infeasible' }
+    if (solution.Status !== 'Optimal') return { status: 'unsettled' }
+    const values = Object.entries(solution.Columns).map(
+      ([name, column]) => [name, 'Primal' in column ? column.Primal : 0] as const,
+    )
+    return { status: 'optimal', values: new Map(values.filter(([, value]) => value > 0.5)) }
+  }
+}

@@ -1,0 +1,7 @@
+import { defineConfig } from 'drizzle-kit'
+
+export default defineConfig({
+  dialect: 'sqlite',
+  schema: './app/server/db/schema.server.ts',
+  out: './app/server/db/migrations',
+})

@@ -1,0 +1,35 @@
+/** @type {import('jest').Config} */
+const swc = [
+  '@swc/jest',
+  {
+    jsc: {
+      target: 'es2022',
+      parser: { syntax: 'typescript', tsx: true },
+      transform: { react: { runtime: 'automatic' } },
+    },
+    module: { type: 'es6' },
+  },
+]
+const base = {
+  extensionsToTreatAsEsm: ['.ts', '.tsx'],
+  transform: { '^.+\\.tsx?$': swc },
+  moduleNameMapper: { '^~/(.*)$': '<rootDir>/app/$1', '\\.css$': '<rootDir>/tests/empty.cjs' },
+}
+export default {
+  coverageProvider: 'babel',
+  collectCoverageFrom: ['app/**/*.{ts,tsx}', '!app/**/*.d.ts'],
+  projects: [
+    {
+      ...base,
+      displayName: 'node',
+      testEnvironment: 'node',
+      testMatch: ['<rootDir>/app/**/*.test.ts', '<rootDir>/tests/*.test.ts'],
+    },
+    {
+      ...base,
+      displayName: 'dom',
+      testEnvironment: '<rootDir>/tests/env-dom.cjs',
+      testMatch: ['<rootDir>/app/**/*.test.tsx'],
+    },
+  ],
+}

@@ -1,0 +1,5 @@
+import { prepare } from './prepare.mjs'
+
+prepare({ build: true })
+process.env.NODE_ENV = 'production'
+await import('../server.js')
