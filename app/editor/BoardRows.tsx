@@ -91,7 +91,7 @@ const Labels = styled.div`
   height: 18px;
   font-size: ${type.small};
   font-weight: 600;
-  & span {
+  & > span {
     position: absolute;
     transform: translateX(-50%);
     white-space: nowrap;

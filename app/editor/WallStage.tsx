@@ -56,7 +56,7 @@ const Pencil = styled.p`
 `
 
 const FIRST_SIZE = { width: 900, height: 540 }
-const MARGINS = { left: 112, right: 22, top: 20, bottom: 100 }
+const MARGINS = { left: 112, right: 22, top: 20, bottom: 106 }
 
 const EDGE_WORDS: Readonly<Record<Edge, string>> = { near: 'near edge', center: 'centre', far: 'far edge' }
 
@@ -152,7 +152,7 @@ export function WallStage({
           tick={tick}
           strips={rodStrips}
           selected={selected}
-          top={frame.toY(0) + 20}
+          top={frame.toY(0) + 28}
           caption={`${EDGE_WORDS[edge]} of each batten, tape hooked in the ${datum} corner`}
           onPick={pick}
         />

@@ -48,7 +48,8 @@ export const Drawn = styled.section`
     padding: ${space.m} ${space.s} 0;
   }
 `
-export const Side = styled.aside`
+/** What scrolls can be reached by the keyboard. */
+export const Side = styled.aside.attrs({ tabIndex: 0 })`
   min-height: 0;
   overflow-y: auto;
   padding: ${space.l};
@@ -71,5 +72,21 @@ export const Heading = styled.div`
   gap: ${space.xs} ${space.l};
   & p {
     color: var(--ink-soft);
+  }
+`
+
+/** A stage that is a list: it scrolls as one column. */
+export const Column = styled.section.attrs({ tabIndex: 0 })`
+  min-height: 0;
+  overflow-y: auto;
+  padding: ${space.m} ${space.l};
+  display: flex;
+  flex-direction: column;
+  gap: ${space.l};
+  & > * {
+    flex: none;
+  }
+  ${narrow} {
+    padding: ${space.m} ${space.s};
   }
 `

@@ -9,25 +9,25 @@ export const HEIGHT_RULES = ['typed', 'third', 'half', 'twoThirds', 'full'] as c
 
 /** What the trim on one wall is to be. */
 export function designSchema(length: LengthSchema) {
-  return z.object({
+  return z.strictObject({
     version: z.literal(1),
     pattern: z.literal('battens'),
     battenMaterial: idSchema,
     spacing: spacingSchema(length),
     /** What the battens stand on: the kept baseboard, a bottom rail of their own, or the floor. */
     foot: z.discriminatedUnion('kind', [
-      z.object({ kind: z.literal('baseboard') }),
-      z.object({ kind: z.literal('rail'), material: idSchema }),
-      z.object({ kind: z.literal('floor') }),
+      z.strictObject({ kind: z.literal('baseboard') }),
+      z.strictObject({ kind: z.literal('rail'), material: idSchema }),
+      z.strictObject({ kind: z.literal('floor') }),
     ]),
     /** Top rail; without one the battens run to the height. */
-    topRail: z.object({ material: idSchema }).nullable(),
+    topRail: z.strictObject({ material: idSchema }).nullable(),
     /** Cap on the top rail: laid flat as a little shelf, or standing on edge. */
-    cap: z.object({ material: idSchema, lay: z.enum(['flat', 'edge']) }).nullable(),
+    cap: z.strictObject({ material: idSchema, lay: z.enum(['flat', 'edge']) }).nullable(),
     /** Top of the top rail (of the battens without one), from the floor; a cap comes on top of it. */
     height: z.discriminatedUnion('rule', [
-      z.object({ rule: z.literal('typed'), value: positive(length) }),
-      z.object({ rule: z.enum(['third', 'half', 'twoThirds', 'full']) }),
+      z.strictObject({ rule: z.literal('typed'), value: positive(length) }),
+      z.strictObject({ rule: z.enum(['third', 'half', 'twoThirds', 'full']) }),
     ]),
     /** How a rail longer than the boards is joined. */
     railJoint: z.enum(['scarf', 'butt']),

@@ -10,7 +10,7 @@ const title = z.string().trim().min(1).max(80)
 
 /** What a wall is (survey) and what it is to become (design): the document one revision holds. */
 export function wallDocumentSchema(length: LengthSchema) {
-  return z.object({ survey: surveySchema(length), design: designSchema(length) })
+  return z.strictObject({ survey: surveySchema(length), design: designSchema(length) })
 }
 
 export type WallDocument = z.output<ReturnType<typeof wallDocumentSchema>>
@@ -18,7 +18,7 @@ export const storedWallDocument = wallDocumentSchema(storedLength)
 
 /** A whole job as one JSON document: what is exported, imported and given to `plan`. */
 export function jobFileSchema(length: LengthSchema) {
-  return z.object({
+  return z.strictObject({
     format: z.literal('regla-job'),
     version: z.literal(1),
     name: title,
@@ -26,11 +26,11 @@ export function jobFileSchema(length: LengthSchema) {
     settings: settingsSchema(length),
     rooms: z
       .array(
-        z.object({
+        z.strictObject({
           id: idSchema,
           name: title,
           walls: z
-            .array(z.object({ id: idSchema, name: title, ...wallDocumentSchema(length).shape }))
+            .array(z.strictObject({ id: idSchema, name: title, ...wallDocumentSchema(length).shape }))
             .max(60),
         }),
       )

@@ -10,7 +10,7 @@ export const idSchema = z
 
 /** A strip material: what the shop calls it (nominal) and what it measures (actual width, thickness). */
 export function materialSchema(length: LengthSchema) {
-  return z.object({
+  return z.strictObject({
     id: idSchema,
     nominal: z.string().max(40),
     name: z.string().max(80),

@@ -8,7 +8,7 @@ import { STOCK_LIST } from './stockList'
 /** What holds for all walls of a job: units, tape, money, strip materials and the shop. */
 export function settingsSchema(length: LengthSchema) {
   return z
-    .object({
+    .strictObject({
       version: z.literal(1),
       units: z.enum(UNITS),
       tape: z.enum(TAPES),

@@ -5,13 +5,13 @@ import { idSchema } from './material'
 
 /** The boards on sale for the job and what the saw takes. Prices in hundredths of the job's money. */
 export function shopSchema(length: LengthSchema) {
-  return z.object({
+  return z.strictObject({
     kerf: notNegative(length),
     /** Taken once off each board to square its end, saw cut included. */
     endTrim: notNegative(length),
     offers: z
       .array(
-        z.object({
+        z.strictObject({
           id: idSchema,
           material: idSchema,
           length: positive(length),

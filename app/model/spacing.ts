@@ -13,8 +13,8 @@ const measure = z.enum(MEASURES)
 /** The spacing schools: one tagged option each, one file each in core/spacing. */
 export function spacingSchema(length: LengthSchema) {
   return z.discriminatedUnion('school', [
-    z.object({ school: z.literal('equalByCount'), strips: count, ends }),
-    z.object({
+    z.strictObject({ school: z.literal('equalByCount'), strips: count, ends }),
+    z.strictObject({
       school: z.literal('nearWish'),
       wish: positive(length),
       measure,
@@ -24,20 +24,20 @@ export function spacingSchema(length: LengthSchema) {
       /** A count picked by hand; null takes the nearest. */
       strips: count.nullable(),
     }),
-    z.object({
+    z.strictObject({
       school: z.literal('fromCenter'),
       wish: positive(length),
       measure,
       centerOn: z.enum(['strip', 'gap']),
     }),
-    z.object({
+    z.strictObject({
       school: z.literal('fromEnd'),
       wish: positive(length),
       measure,
       end: z.enum(['left', 'right']),
       startWith: z.enum(['strip', 'gap']),
     }),
-    z.object({ school: z.literal('centerMarks'), bays: count.min(2) }),
+    z.strictObject({ school: z.literal('centerMarks'), bays: count.min(2) }),
   ])
 }
 

@@ -4,7 +4,7 @@ import { type LengthSchema, notNegative, positive, storedLength } from './length
 
 /** What runs along the wall's foot or head: how high, how thick, and whether it stays. */
 function runningTrim(length: LengthSchema) {
-  return z.object({
+  return z.strictObject({
     height: positive(length),
     thickness: notNegative(length),
     fate: z.enum(['keep', 'remove']),
@@ -13,7 +13,7 @@ function runningTrim(length: LengthSchema) {
 
 /** The wall as measured. Width along the floor from the left corner; heights from the finished floor. */
 export function surveySchema(length: LengthSchema) {
-  return z.object({
+  return z.strictObject({
     version: z.literal(1),
     width: positive(length),
     height: positive(length),

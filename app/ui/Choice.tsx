@@ -29,7 +29,8 @@ const boxed = css`
 `
 const worded = css`
   display: inline-flex;
-  padding: 2px 4px 1px;
+  padding: 1px 5px 0;
+  line-height: 1.35;
   border: 0;
   border-bottom: 2px solid var(--chalk);
   background: var(--chalk-wash);

@@ -55,6 +55,8 @@ export interface LengthFieldProps {
   readonly onChange: (value: Length) => void
   /** Called when the field is left or Enter pressed. */
   readonly onCommit?: () => void
+  /** Called after Enter on something readable; a popover closes itself. */
+  readonly onEnter?: () => void
   /** Text that could not be read, kept while its field was away. */
   readonly unread?: string | undefined
   /** Called with what can't be used as typed and why, and with null when it can again. */
@@ -115,11 +117,16 @@ export function LengthField(props: LengthFieldProps) {
       {...(props.hideLabel ? { 'aria-label': label } : {})}
       {...(props.autoFocus ? { autoFocus: true } : {})}
       onKeyDown={(event) => {
-        if (event.key === 'Enter') leave()
-        else if (event.key === 'Escape' && typed !== null) {
+        if (event.key === 'Enter') {
+          leave()
+          if (problem === null) props.onEnter?.()
+          return
+        }
+        if (event.key === 'Escape' && problem !== null) {
           setTyped(null)
           onUnread?.(null)
-        } else event.continuePropagation()
+        }
+        event.continuePropagation()
       }}
     >
       {props.hideLabel ? null : <Name>{label}</Name>}

@@ -9,7 +9,8 @@ import { space } from './theme'
 const Word = styled(Button)`
   display: inline-flex;
   align-items: center;
-  padding: 2px 6px 1px;
+  padding: 1px 6px 0;
+  line-height: 1.35;
   border: 0;
   border-bottom: 2px solid var(--chalk);
   background: var(--chalk-wash);
@@ -46,7 +47,7 @@ export function LengthWord({ children, ...field }: LengthFieldProps & { children
       </Word>
       <Surface>
         <Body aria-label={field.label}>
-          <LengthField {...field} autoFocus />
+          <LengthField {...field} autoFocus onEnter={() => setOpen(false)} />
           {children}
         </Body>
       </Surface>

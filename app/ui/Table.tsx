@@ -1,3 +1,4 @@
+import { Button } from 'react-aria-components'
 import { styled } from 'styled-components'
 import { space, type } from './theme'
 
@@ -35,5 +36,21 @@ export const Table = styled.table`
     font-weight: 650;
     font-size: ${type.lead};
     white-space: nowrap;
+  }
+`
+
+/** The head of a row that can be picked, for pointer and keyboard alike. */
+export const RowButton = styled(Button)`
+  min-width: 40px;
+  min-height: 32px;
+  border: 0;
+  border-radius: 5px;
+  background: none;
+  color: var(--ink);
+  font-weight: 650;
+  text-align: left;
+  cursor: pointer;
+  @media (pointer: coarse) {
+    min-height: 48px;
   }
 `

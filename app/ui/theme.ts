@@ -21,8 +21,8 @@ const light = css`
   --bar-ink: #f7f2e6;
   --bar-soft: #b9bdb8;
   --wall: #f6f3ea;
-  --wall-below: #5d7470;
-  --strip: #6d8781;
+  --wall-below: #60766f;
+  --strip: #7d9791;
   --strip-edge: #2c3a37;
   --shade: #1d2725;
   --board: #e9d9b6;

@@ -1,7 +1,7 @@
 import type { Frame } from './frame'
 import type { Palette } from './palette'
 import { SvgLength } from './SvgLength'
-import { thinLabels } from './spreadLabels'
+import { labelWidth, thinLabels } from './spreadLabels'
 
 /** One strip on the long rod: where it lies, its number, and the mark the tape reads. */
 export interface RodStrip {
@@ -36,11 +36,13 @@ export function LongRod(props: LongRodProps) {
   const { toX, scale } = frame
   const ticks = Math.floor(wallWidth / tick)
   const everyTick = Math.max(1, Math.ceil(4 / (tick * scale)))
-  const wishes = strips.map(({ markAt, label }) => ({ at: toX(markAt), size: label.length * 6.6 + 8 }))
+  const wishes = strips.map(({ markAt, label }) => ({ at: toX(markAt), size: labelWidth(label, 13) + 9 }))
   const must = strips.flatMap(({ id }, i) => (id === selected ? [i] : []))
-  const shown = thinLabels(
-    wishes,
-    new Set([...must, 0, strips.length - 1].filter((i) => i >= 0 && i < strips.length)),
+  const shown = thinLabels(wishes, new Set(must))
+  const lower = thinLabels(wishes, new Set(), shown)
+  const numbered = thinLabels(
+    strips.map(({ left, right, number }) => ({ at: toX((left + right) / 2), size: String(number).length * 7 + 5 })),
+    new Set(must),
   )
   return (
     <g onPointerLeave={() => props.onPoint?.(null)}>
@@ -66,6 +68,7 @@ export function LongRod(props: LongRodProps) {
       ))}
       {strips.map(({ id, number, left, right, markAt, label }, i) => {
         const lit = id === selected
+        const inside = (right - left) * scale > 9 + 5 * String(number).length
         return (
           <g
             key={id}
@@ -91,23 +94,23 @@ export function LongRod(props: LongRodProps) {
               stroke={lit ? palette.chalk : palette.ink}
               strokeWidth={lit ? 2.5 : 1.25}
             />
-            {(right - left) * scale > 9 + 4 * String(number).length ? (
+            {numbered.has(i) ? (
               <text
                 x={toX((left + right) / 2)}
-                y={top + HEIGHT / 2 + 4}
+                y={inside ? top + HEIGHT / 2 + 4 : top - 10}
                 textAnchor="middle"
                 fontSize={12}
                 fontWeight={650}
-                fill={lit ? palette.paper : palette.rodInk}
+                fill={inside ? (lit ? palette.paper : palette.rodInk) : lit ? palette.chalk : palette.soft}
               >
                 {number}
               </text>
             ) : null}
-            {shown.has(i) ? (
+            {shown.has(i) || lower.has(i) ? (
               <SvgLength
                 text={label}
                 x={toX(markAt)}
-                y={top + HEIGHT + 21}
+                y={top + HEIGHT + (shown.has(i) ? 21 : 38)}
                 textAnchor="middle"
                 fontSize={lit ? 14.5 : 13}
                 fontWeight={lit ? 750 : 550}
@@ -117,7 +120,7 @@ export function LongRod(props: LongRodProps) {
           </g>
         )
       })}
-      <text x={toX(0)} y={top + HEIGHT + 40} fontSize={12} fill={palette.soft}>
+      <text x={toX(0)} y={top + HEIGHT + (lower.size > 0 ? 57 : 40)} fontSize={12} fill={palette.soft}>
         {props.caption}
       </text>
     </g>

@@ -25,8 +25,12 @@ export function spreadLabels(wishes: readonly LabelWish[]): number[] {
   return places
 }
 
-/** Which labels can be shown without touching: as many as fit, those in `must` first. */
-export function thinLabels(wishes: readonly LabelWish[], must: ReadonlySet<number>): Set<number> {
+/** Which labels can be shown in one row without touching: as many as fit, those in `must` first, none of `gone`. */
+export function thinLabels(
+  wishes: readonly LabelWish[],
+  must: ReadonlySet<number>,
+  gone: ReadonlySet<number> = new Set(),
+): Set<number> {
   const shown = new Set<number>()
   const clashes = (i: number) =>
     [...shown].some(
@@ -36,7 +40,14 @@ export function thinLabels(wishes: readonly LabelWish[], must: ReadonlySet<numbe
     )
   for (const i of must) if (!clashes(i)) shown.add(i)
   wishes.forEach((_, i) => {
-    if (!shown.has(i) && !clashes(i)) shown.add(i)
+    if (!shown.has(i) && !gone.has(i) && !clashes(i)) shown.add(i)
   })
   return shown
+}
+
+/** About how wide a printed length is, in pixels at a size of type: digits full width, fractions narrower. */
+export function labelWidth(text: string, fontSize: number): number {
+  const plain = text.replace(/ ?\d+\/\d+/, '')
+  const fraction = /\d+\/\d+/.exec(text)?.[0] ?? ''
+  return plain.length * fontSize * 0.58 + fraction.length * fontSize * 0.36 + (fraction ? 4 : 0)
 }

@@ -4,25 +4,14 @@ import { Findings } from '~/editor/Findings'
 import type { MaterialBoards } from '~/editor/useBoards'
 import { useWallEditor } from '~/editor/WallEditor'
 import { WallStage } from '~/editor/WallStage'
-import { Heading, Side, Split } from '~/editor/Workbench'
+import { Column, Heading, Side, Split } from '~/editor/Workbench'
 import { boardIssueText, materialName, money, say, sayStock } from '~/messages'
 import { Button } from '~/ui/Button'
 import { Fractions } from '~/ui/Fractions'
 import { Row, Soft, Spread } from '~/ui/page'
-import { narrow, space, type } from '~/ui/theme'
+import { space, type } from '~/ui/theme'
 import { OfferTable, SawFields } from './ShopFields'
 
-const Column = styled.section`
-  min-height: 0;
-  overflow-y: auto;
-  padding: ${space.m} ${space.l};
-  display: grid;
-  align-content: start;
-  gap: ${space.l};
-  ${narrow} {
-    padding: ${space.m} ${space.s};
-  }
-`
 const Figures = styled.dl`
   display: flex;
   flex-wrap: wrap;

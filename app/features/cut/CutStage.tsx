@@ -2,26 +2,14 @@ import { styled } from 'styled-components'
 import { BoardRows } from '~/editor/BoardRows'
 import { useWallEditor } from '~/editor/WallEditor'
 import { WallStage } from '~/editor/WallStage'
-import { Heading, Side, Split } from '~/editor/Workbench'
+import { Column, Heading, Side, Split } from '~/editor/Workbench'
 import { PiecePicture } from '~/drawing/view/PiecePicture'
 import { count, endCutName, materialName, pieceName, say } from '~/messages'
 import { Fractions } from '~/ui/Fractions'
 import { Soft } from '~/ui/page'
-import { Table } from '~/ui/Table'
-import { narrow, space } from '~/ui/theme'
+import { RowButton, Table } from '~/ui/Table'
 
-const Column = styled.section`
-  min-height: 0;
-  overflow-y: auto;
-  padding: ${space.m} ${space.l};
-  display: grid;
-  align-content: start;
-  gap: ${space.m};
-  ${narrow} {
-    padding: ${space.m} ${space.s};
-  }
-`
-const Wide = styled.div`
+const Wide = styled.div.attrs({ tabIndex: 0 })`
   overflow-x: auto;
 `
 
@@ -75,7 +63,11 @@ export function CutStage() {
                     data-lit={lit || undefined}
                     onClick={() => select(first?.stripId ?? null)}
                   >
-                    <th scope="row">{row.label}</th>
+                    <th scope="row">
+                      <RowButton onPress={() => select(first?.stripId ?? null)} aria-label={`Row ${row.label}`}>
+                        {row.label}
+                      </RowButton>
+                    </th>
                     <td>
                       {first ? <PiecePicture card={first} longest={longest} width={170} /> : null}
                       <br />

@@ -4,6 +4,7 @@ import { parseWithZod } from '@conform-to/zod/v4'
 import { Form, Link, useFetcher } from 'react-router'
 import { styled } from 'styled-components'
 import { Button, LinkButton } from '~/ui/Button'
+import { Fractions } from '~/ui/Fractions'
 import { PageMain, Row, Sheet, Soft, Spread } from '~/ui/page'
 import { TextBox } from '~/ui/TextBox'
 import { space, type } from '~/ui/theme'
@@ -59,7 +60,9 @@ function WallLine({ jobId, wall }: { jobId: string; wall: Wall }) {
         ) : (
           <Link to={`/jobs/${jobId}/walls/${wall.id}/layout`}>{wall.name}</Link>
         )}
-        <Soft>{wall.facts}</Soft>
+        <Soft>
+          <Fractions text={wall.facts} />
+        </Soft>
       </div>
       <Row>
         <Button $kind="quiet" aria-label={`Duplicate ${wall.name}`} onPress={() => send('duplicateWall')}>

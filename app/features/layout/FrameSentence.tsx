@@ -7,7 +7,7 @@ import { type Design, HEIGHT_RULES, type HeightRule } from '~/model'
 import { Choice } from '~/ui/Choice'
 import { narrow, type } from '~/ui/theme'
 
-const Sentence = styled.p`
+const Sentence = styled.div`
   font-size: ${type.lead};
   line-height: 2.1;
   ${narrow} {

@@ -10,7 +10,7 @@ import { narrow, type } from '~/ui/theme'
 import { CountWord } from './CountWord'
 import { MeasurePicture } from './MeasurePicture'
 
-const Sentence = styled.p`
+const Sentence = styled.div`
   font-size: ${type.lead};
   line-height: 2.1;
   ${narrow} {

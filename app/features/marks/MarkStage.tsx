@@ -9,7 +9,7 @@ import { heightMarkName, say, sayWithUnit } from '~/messages'
 import { Fractions } from '~/ui/Fractions'
 import { Row, Soft } from '~/ui/page'
 import { Picks } from '~/ui/Picks'
-import { Table } from '~/ui/Table'
+import { RowButton, Table } from '~/ui/Table'
 import { space } from '~/ui/theme'
 
 const Section = styled.section`
@@ -53,7 +53,11 @@ function MarksTable({ datum, edge }: { datum: Datum; edge: Edge }) {
             data-lit={mark.stripId === selected || undefined}
             onClick={() => select(mark.stripId)}
           >
-            <th scope="row">{mark.number}</th>
+            <th scope="row">
+              <RowButton onPress={() => select(mark.stripId)} aria-label={`Batten ${mark.number}`}>
+                {mark.number}
+              </RowButton>
+            </th>
             <td>
               <Reading reading={mark[edge]} />
             </td>

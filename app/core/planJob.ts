@@ -1,0 +1,113 @@
+import { formatLengthWithUnit, type LengthFormat, type Result, type TapeReading } from '~/length'
+import type { JobFile, Settings, WallDocument } from '~/model'
+import { computePlan } from './computePlan'
+import { heightMarks, runningMarks, spacerBlock } from './marks/runningMarks'
+import { type BoardIssue, type BoardPlan, boardRequests, planBoards, type SolveInteger } from './stock'
+
+/** A length in a plan file: exact, and as it is printed. */
+interface SaidLength {
+  readonly nm: number
+  readonly text: string
+}
+
+function said(nm: number, format: LengthFormat): SaidLength {
+  return { nm, text: formatLengthWithUnit(nm, format) }
+}
+
+function marked({ exact, tick, side }: TapeReading, format: LengthFormat) {
+  return { nm: exact, text: formatLengthWithUnit(tick, format), tick, side }
+}
+
+function saidBoards(result: Result<BoardPlan, BoardIssue>, format: LengthFormat) {
+  if (!result.ok) return { issue: result.issue }
+  const { materialId, boards, cost, bought, used, waste, spares, proven, bound } = result.value
+  return {
+    material: materialId,
+    cost,
+    proven,
+    bound,
+    bought: said(bought, format),
+    used: said(used, format),
+    waste,
+    spares,
+    boards: boards.map(({ number, offerId, length, price, pieces, offcut }) => ({
+      number,
+      offer: offerId,
+      length: said(length, format),
+      price,
+      pieces: pieces.map((piece) => ({
+        piece: piece.pieceId,
+        label: piece.label,
+        from: said(piece.from, format),
+        length: said(piece.length, format),
+      })),
+      offcut: said(offcut, format),
+    })),
+  }
+}
+
+async function planWall(wall: WallDocument, settings: Settings, solve: SolveInteger) {
+  const format: LengthFormat = { units: settings.units, tape: settings.tape }
+  const plan = computePlan({ wall, settings })
+  const { layout, closing } = plan
+  const spacer = spacerBlock(layout, 'left', settings.tape)
+  const boards = await Promise.all(boardRequests(plan.cutList, settings).map((request) => planBoards(request, solve)))
+  return {
+    closing: closing && {
+      wall: said(closing.wall, format),
+      strips: { count: closing.strips.count, width: said(closing.strips.width, format) },
+      gaps: closing.gaps.map(({ count, size }) => ({ count, size: said(size, format) })),
+      ends: closing.ends && { left: said(closing.ends.left, format), right: said(closing.ends.right, format) },
+      difference: closing.difference,
+    },
+    marks: runningMarks(layout, 'left', settings.tape).map(({ stripId, near, center, far }) => ({
+      strip: stripId,
+      near: marked(near, format),
+      center: marked(center, format),
+      far: marked(far, format),
+    })),
+    heights: heightMarks(layout, settings.tape).map(({ id, reading }) => ({ id, ...marked(reading, format) })),
+    spacer: spacer && {
+      length: marked(spacer.length, format),
+      checks: spacer.checks.map(({ stripId, near }) => ({ strip: stripId, ...marked(near, format) })),
+    },
+    pieces: plan.pieces.map((piece) => ({
+      id: piece.id,
+      role: piece.role,
+      material: piece.materialId,
+      cutLength: said(piece.cutLength, format),
+      longPoint: said(piece.longLength, format),
+      shortPoint: said(piece.shortLength, format),
+      start: piece.start,
+      end: piece.end,
+      polygon: piece.polygon,
+    })),
+    cutList: plan.cutList.map((row) => ({
+      label: row.label,
+      role: row.role,
+      material: row.materialId,
+      count: row.pieceIds.length,
+      cutLength: said(row.cutLength, format),
+      start: row.start,
+      end: row.end,
+      pieces: row.pieceIds,
+    })),
+    boards: boards.map((result) => saidBoards(result, format)),
+    findings: plan.findings.map(({ severity, says, stripIds }) => ({ severity, strips: stripIds, ...says })),
+  }
+}
+
+/**
+ * The plan of every wall of a job as one plain document: lengths both exact (whole nanometers, fractional
+ * where a running value is) and as printed to the job's tape. The shape of `npm run plan`.
+ */
+export async function planJob(file: JobFile, solve: SolveInteger) {
+  const rooms = []
+  for (const room of file.rooms) {
+    const walls = []
+    for (const { id, name, survey, design } of room.walls)
+      walls.push({ id, name, ...(await planWall({ survey, design }, file.settings, solve)) })
+    rooms.push({ id: room.id, name: room.name, walls })
+  }
+  return { format: 'regla-plan' as const, version: 1 as const, job: file.name, rooms }
+}

@@ -1,0 +1,68 @@
+import { computePlan } from '~/core/computePlan'
+import { inches, millimeters } from '~/length'
+import { wallOf } from '../../tests/namedWalls'
+import { boardIssueText, endCutName, findingText, heightMarkName, pieceName, wayOutText, type Wording } from '.'
+import { STOCK_LIST } from '~/model'
+
+const wording: Wording = { format: { units: 'inches', tape: '1/16' }, materials: STOCK_LIST }
+
+function said(workpiece: ReturnType<typeof wallOf>, code: string) {
+  const finding = computePlan(workpiece).findings.find(({ says }) => says.code === code)
+  if (!finding) throw new Error(`no finding ${code}`)
+  return { text: findingText(finding.says, wording), ways: finding.waysOut.map((way) => wayOutText(way.says, wording)) }
+}
+
+describe('findings speak the trade’s words, with numbers and where from', () => {
+  test('strips wider than the wall', () => {
+    const { text, ways } = said(wallOf({}, { spacing: { school: 'equalByCount', strips: 60, ends: 'gap' } }), 'stripsWiderThanSpan')
+    expect(text).toBe('60 strips of 2 1/2 need 150 in, more than the 131 in there are. At most 52 stand side by side.')
+    expect(ways).toEqual(['26 strips, gaps 2 7/16', 'Use 1x2 pine'])
+  })
+
+  test('centre marks: both bays, by how much, and the right marks offered', () => {
+    const { text, ways } = said(wallOf({}, { spacing: { school: 'centerMarks', bays: 4 } }), 'centerMarksUneven')
+    expect(text).toBe(
+      'Centre marks are not even: the end bays come out 31 1/2, the inner ones 30 1/4. Half a strip, 1 1/4 in, too wide at each end.',
+    )
+    expect(ways).toEqual(['3 strips, gaps 30 7/8'])
+  })
+
+  test('a sliver names the ends and offers the other centring', () => {
+    const spacing = { school: 'fromCenter', wish: inches(18), measure: 'gap', centerOn: 'strip' } as const
+    const { text, ways } = said(wallOf({}, { spacing }), 'endSliver')
+    expect(text).toBe('Both end bays are only 2 3/4 against gaps of 18 in: a sliver.')
+    expect(ways[0]).toBe('Gap on the centre, ends 13')
+  })
+
+  test('too high: above what, by how much, and what to lower to', () => {
+    const { text, ways } = said(wallOf({}, { height: { rule: 'typed', value: inches(99) } }), 'topAboveHead')
+    expect(text).toBe('The top at 99 is 4 in above the ceiling at 95.')
+    expect(ways).toEqual(['Lower to 95', 'Two thirds, 63 5/16'])
+  })
+
+  test('no sentence carries undefined or NaN', () => {
+    const walls = [
+      wallOf({ width: inches(300) }),
+      wallOf({ height: inches(260) }, { height: { rule: 'full' } }),
+      wallOf({}, { foot: { kind: 'baseboard' } }),
+      wallOf({}, { spacing: { school: 'equalByCount', strips: 1, ends: 'strip' } }),
+      wallOf({ width: inches(2) }),
+    ]
+    const metric: Wording = { ...wording, format: { units: 'mm', tape: '1 mm' } }
+    for (const workpiece of walls)
+      for (const { says, waysOut } of computePlan(workpiece).findings)
+        for (const text of [findingText(says, metric), ...waysOut.map((way) => wayOutText(way.says, metric))])
+          expect(text).not.toMatch(/undefined|NaN|null/)
+  })
+})
+
+test('pieces, ends, heights and board troubles have names', () => {
+  expect(pieceName({ stripId: 'batten-4', id: 'batten-4', number: 4 })).toBe('Batten 4')
+  expect(pieceName({ stripId: 'topRail', id: 'topRail-2', number: 2 })).toBe('Top rail, part 2')
+  expect(endCutName({ kind: 'miter', sawSettingDeg: 38.168, longEdge: 'left' })).toBe('saw at 38.2°, left edge long')
+  expect(endCutName({ kind: 'scarf', bevelDeg: 45, hidden: millimeters(0) })).toBe('45° scarf through the thickness, laps over')
+  expect(heightMarkName({ what: 'bandBottom', bandId: 'topRail' })).toBe('underside of the top rail')
+  expect(
+    boardIssueText({ code: 'pieceTooLong', materialId: 'pine-1x3', pieceIds: ['a'], length: inches(100), longest: inches(96) }, wording),
+  ).toBe('1 piece up to 100 in: the longest board listed gives 96 in. List a longer board or lower the layout.')
+})

@@ -1,0 +1,48 @@
+import { readFileSync } from 'node:fs'
+import highs from 'highs'
+import { computePlan } from '~/core/computePlan'
+import { readJobFile } from '~/core/files/readJobFile'
+import { boardRequests, planBoards, planBoardsQuickly } from '~/core/stock'
+import { inches } from '~/length'
+import { startingDesign, startingSettings, type Workpiece } from '~/model'
+import { highsSolver } from '~/workers/highsSolver'
+
+function median(times: readonly number[]): number {
+  const sorted = [...times].sort((a, b) => a - b)
+  return sorted[Math.floor(sorted.length / 2)] ?? NaN
+}
+
+async function measure(name: string, runs: number, work: () => unknown) {
+  for (let i = 0; i < Math.min(runs, 20); i++) await work()
+  const times: number[] = []
+  for (let i = 0; i < runs; i++) {
+    const start = process.hrtime.bigint()
+    await work()
+    times.push(Number(process.hrtime.bigint() - start) / 1e6)
+  }
+  const worst = Math.max(...times)
+  console.log(`${name.padEnd(58)} median ${median(times).toFixed(3)} ms   worst ${worst.toFixed(3)} ms   ${runs} runs`)
+}
+
+const settings = startingSettings('inches', '1/16')
+const sixty: Workpiece = {
+  wall: {
+    survey: { version: 1, width: inches(731.5), height: inches(97), baseboard: null, crown: null },
+    design: { ...startingDesign(), spacing: { school: 'equalByCount', strips: 60, ends: 'gap' } },
+  },
+  settings,
+}
+await measure('whole plan without boards, 60 battens', 400, () => computePlan(sixty))
+
+const file = readJobFile(readFileSync('examples/tern-cottage.regla.json', 'utf8'))
+if (!file.ok) throw new Error('the demo file is broken')
+const solve = highsSolver(() => highs())
+for (const wall of file.value.rooms.flatMap((room) => room.walls)) {
+  const workpiece: Workpiece = { wall, settings: file.value.settings }
+  const requests = boardRequests(computePlan(workpiece).cutList, file.value.settings)
+  await measure(`first board plan, ${wall.name}`, 50, () => requests.map(planBoardsQuickly))
+  await measure(`proven board plan, ${wall.name}`, 20, async () => {
+    for (const request of requests) await planBoards(request, solve)
+  })
+}
+console.log(`memory after all: ${(process.memoryUsage().rss / 2 ** 20).toFixed(0)} MiB resident`)
