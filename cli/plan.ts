@@ -30,7 +30,10 @@ async function main(args: readonly string[]): Promise<number> {
   const text = readFileSync(path, 'utf8')
   const file = readJobFile(text)
   if (!file.ok) return complain(file.issue.map((problem) => fileProblemText(problem, unitsOf(parsed(text)))))
-  const plan = await planJob(file.value, highsSolver(() => highs()))
+  const plan = await planJob(
+    file.value,
+    highsSolver(() => highs()),
+  )
   process.stdout.write(`${JSON.stringify(plan, null, 2)}\n`)
   return FINE
 }

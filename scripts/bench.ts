@@ -21,7 +21,9 @@ async function measure(name: string, runs: number, work: () => unknown) {
     times.push(Number(process.hrtime.bigint() - start) / 1e6)
   }
   const worst = Math.max(...times)
-  console.log(`${name.padEnd(58)} median ${median(times).toFixed(3)} ms   worst ${worst.toFixed(3)} ms   ${runs} runs`)
+  console.log(
+    `${name.padEnd(58)} median ${median(times).toFixed(3)} ms   worst ${worst.toFixed(3)} ms   ${runs} runs`,
+  )
 }
 
 const settings = startingSettings('inches', '1/16')

@@ -7,14 +7,21 @@ const { layers } = createRequire(`${process.cwd()}/tests/architecture.test.ts`)(
 }
 
 interface Cruise {
-  readonly summary: { readonly violations: { from: string; to: string; rule: { name: string } }[]; readonly totalCruised: number }
+  readonly summary: {
+    readonly violations: { from: string; to: string; rule: { name: string } }[]
+    readonly totalCruised: number
+  }
 }
 
 test('nobody imports whom they may not, and nothing runs in circles', () => {
-  const { stdout } = spawnSync('npx', ['depcruise', 'app', '--config', '.dependency-cruiser.cjs', '-T', 'json'], {
-    encoding: 'utf8',
-    maxBuffer: 64 * 2 ** 20,
-  })
+  const { stdout } = spawnSync(
+    'npx',
+    ['depcruise', 'app', '--config', '.dependency-cruiser.cjs', '-T', 'json'],
+    {
+      encoding: 'utf8',
+      maxBuffer: 64 * 2 ** 20,
+    },
+  )
   const { summary } = JSON.parse(stdout) as Cruise
   expect(summary.violations.map(({ from, to, rule }) => `${rule.name}: ${from} -> ${to}`)).toEqual([])
   expect(summary.totalCruised).toBeGreaterThan(150)

@@ -7,7 +7,11 @@ import { readJobFile } from '~/core/files/readJobFile'
 
 function plan(...args: string[]) {
   const { status, stdout, stderr } = spawnSync('npx', ['tsx', 'cli/plan.ts', ...args], { encoding: 'utf8' })
-  return { status, stdout, stderr: stderr.split('\n').filter((line) => line !== '' && !line.startsWith('npm ')) }
+  return {
+    status,
+    stdout,
+    stderr: stderr.split('\n').filter((line) => line !== '' && !line.startsWith('npm ')),
+  }
 }
 
 const demo = 'examples/tern-cottage.regla.json'
@@ -23,8 +27,15 @@ describe('npm run plan', () => {
     if (!wall) throw new Error('no wall')
     const core = computePlan({ wall, settings: file.value.settings })
     const said = printed.rooms[0].walls[0]
-    expect(said.pieces.map((p: { cutLength: { nm: number } }) => p.cutLength.nm)).toEqual(core.pieces.map((p) => p.cutLength))
-    expect(said.marks[0].near).toEqual({ nm: core.layout.battens[0]?.left, text: '13 15/16 in', tick: 353_218_750 + 793_750, side: 'under' })
+    expect(said.pieces.map((p: { cutLength: { nm: number } }) => p.cutLength.nm)).toEqual(
+      core.pieces.map((p) => p.cutLength),
+    )
+    expect(said.marks[0].near).toEqual({
+      nm: core.layout.battens[0]?.left,
+      text: '13 15/16 in',
+      tick: 353_218_750 + 793_750,
+      side: 'under',
+    })
     expect(said.closing.difference).toBe(0)
     expect(said.boards.every((b: { proven: boolean }) => b.proven)).toBe(true)
   }, 30_000)
@@ -41,7 +52,10 @@ describe('npm run plan', () => {
       expect.stringMatching(/^rooms\[0\]\.walls\[0\]\.survey\.width: “12 q” can't be read from “q” on/),
       'rooms[1].walls[0].survey.height: must be more than zero.',
     ])
-    expect(plan('/nowhere.json')).toMatchObject({ status: 2, stderr: ['/nowhere.json: there is no such file.'] })
+    expect(plan('/nowhere.json')).toMatchObject({
+      status: 2,
+      stderr: ['/nowhere.json: there is no such file.'],
+    })
     expect(plan()).toMatchObject({ status: 2 })
   }, 30_000)
 })

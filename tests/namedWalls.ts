@@ -1,5 +1,12 @@
 import { inches } from '~/length'
-import { type Design, type Settings, startingDesign, startingSettings, type Survey, type Workpiece } from '~/model'
+import {
+  type Design,
+  type Settings,
+  startingDesign,
+  startingSettings,
+  type Survey,
+  type Workpiece,
+} from '~/model'
 
 /** Builds a wall for a test: a plain one, changed where the test says so. */
 export function wallOf(

@@ -24,9 +24,9 @@ describe('a plain batten wall', () => {
   const plan = computePlan(wall)
 
   test('battens stand between baseboard and rail; the cap lies on top', () => {
-    expect(plan.pieces.filter(({ role }) => role === 'batten').map(({ cutLength }) => toInches(cutLength))).toEqual(
-      new Array(6).fill(48.75),
-    )
+    expect(
+      plan.pieces.filter(({ role }) => role === 'batten').map(({ cutLength }) => toInches(cutLength)),
+    ).toEqual(new Array(6).fill(48.75))
     expect(heightMarks(plan.layout, '1/16').map(({ reading }) => toInches(reading.exact))).toEqual([
       5.25, 54, 57.5, 58.25, 95,
     ])
@@ -64,7 +64,9 @@ describe('a plain batten wall', () => {
 
   test('the scene shows every piece once, under stable ids', () => {
     const nodes = buildScene(plan, wall.wall.survey).nodes
-    expect(nodes.filter(({ kind }) => kind === 'strip').map(({ id }) => id)).toEqual(plan.pieces.map(({ id }) => id))
+    expect(nodes.filter(({ kind }) => kind === 'strip').map(({ id }) => id)).toEqual(
+      plan.pieces.map(({ id }) => id),
+    )
     expect(new Set(nodes.map(({ id }) => id)).size).toBe(nodes.length)
   })
 })
@@ -83,20 +85,30 @@ describe('heights', () => {
     expect(clear).toEqual([33, 33, 33])
     expect(clear.reduce((sum, gap) => sum + gap, 0)).toBe(99)
     const full = computePlan(
-      wallOf({ height: inches(120), baseboard: keptBase(7) }, { foot: { kind: 'baseboard' }, topRail: null, height: { rule: 'full' } }),
+      wallOf(
+        { height: inches(120), baseboard: keptBase(7) },
+        { foot: { kind: 'baseboard' }, topRail: null, height: { rule: 'full' } },
+      ),
     )
     expect(toInches(full.pieces[0]?.cutLength ?? 0)).toBe(113)
   })
 
   test('full height ends below a kept crown, cap and all', () => {
     const crown = { height: inches(3), thickness: inches(0.5), fate: 'keep' } as const
-    const plan = computePlan(wallOf({ crown }, { height: { rule: 'full' }, cap: { material: 'pine-1x2', lay: 'edge' } }))
+    const plan = computePlan(
+      wallOf({ crown }, { height: { rule: 'full' }, cap: { material: 'pine-1x2', lay: 'edge' } }),
+    )
     expect(toInches(plan.layout.top)).toBe(92)
     expect(codes(plan)).not.toContain('topAboveHead')
   })
 
   test('B2 as a height: two battens from an 8-ft board are each 47 15/16 after a kerf of 1/8', () => {
-    const plan = computePlan(wallOf({}, { foot: { kind: 'floor' }, topRail: null, height: { rule: 'typed', value: inches(47.9375) } }))
+    const plan = computePlan(
+      wallOf(
+        {},
+        { foot: { kind: 'floor' }, topRail: null, height: { rule: 'typed', value: inches(47.9375) } },
+      ),
+    )
     expect(2 * toInches(plan.pieces[0]?.cutLength ?? 0) + 1 / 8).toBe(96)
   })
 })
@@ -107,12 +119,50 @@ describe('what cannot be is a finding with ways out', () => {
     ['topAboveHead', wallOf({}, { height: { rule: 'typed', value: inches(99) } })],
     ['noRoomForBattens', wallOf({}, { height: { rule: 'typed', value: inches(6) } })],
     ['footWithoutBaseboard', wallOf({}, { foot: { kind: 'baseboard' } })],
-    ['pitchWithinStrip', wallOf({}, { spacing: { school: 'fromCenter', wish: inches(2), measure: 'pitch', centerOn: 'gap' } })],
-    ['noCountInLimits', wallOf({}, { spacing: { school: 'nearWish', wish: inches(20), measure: 'gap', least: inches(20), most: inches(20.001), ends: 'gap', strips: null } })],
+    [
+      'pitchWithinStrip',
+      wallOf({}, { spacing: { school: 'fromCenter', wish: inches(2), measure: 'pitch', centerOn: 'gap' } }),
+    ],
+    [
+      'noCountInLimits',
+      wallOf(
+        {},
+        {
+          spacing: {
+            school: 'nearWish',
+            wish: inches(20),
+            measure: 'gap',
+            least: inches(20),
+            most: inches(20.001),
+            ends: 'gap',
+            strips: null,
+          },
+        },
+      ),
+    ],
     ['needTwoStrips', wallOf({}, { spacing: { school: 'equalByCount', strips: 1, ends: 'strip' } })],
     ['centerMarksUneven', wallOf({}, { spacing: { school: 'centerMarks', bays: 5 } })],
-    ['endSliver', wallOf({}, { spacing: { school: 'fromCenter', wish: inches(18), measure: 'gap', centerOn: 'strip' } })],
-    ['gapOutsideLimits', wallOf({}, { spacing: { school: 'nearWish', wish: inches(16), measure: 'gap', least: inches(12), most: inches(20), ends: 'gap', strips: 3 } })],
+    [
+      'endSliver',
+      wallOf({}, { spacing: { school: 'fromCenter', wish: inches(18), measure: 'gap', centerOn: 'strip' } }),
+    ],
+    [
+      'gapOutsideLimits',
+      wallOf(
+        {},
+        {
+          spacing: {
+            school: 'nearWish',
+            wish: inches(16),
+            measure: 'gap',
+            least: inches(12),
+            most: inches(20),
+            ends: 'gap',
+            strips: 3,
+          },
+        },
+      ),
+    ],
     ['pieceLongerThanBoards', wallOf({ height: inches(240) }, { height: { rule: 'full' } })],
     ['bandJoined', wallOf({ width: inches(300) })],
   ]
@@ -151,7 +201,13 @@ describe('edits', () => {
   })
 
   test('a pitch stays a pitch when its gap is pulled', () => {
-    const spacing: Spacing = { school: 'fromEnd', wish: inches(18), measure: 'pitch', end: 'left', startWith: 'gap' }
+    const spacing: Spacing = {
+      school: 'fromEnd',
+      wish: inches(18),
+      measure: 'pitch',
+      end: 'left',
+      startWith: 'gap',
+    }
     const pulled = applyEdit(wallOf({}, { spacing }), { type: 'setGap', gap: inches(12) })
     expect(pulled.wall.design.spacing).toMatchObject({ wish: inches(14.5), measure: 'pitch' })
   })
@@ -184,8 +240,15 @@ describe('laws', () => {
     })
     .map(({ width, height, strips, base }) =>
       wallOf(
-        { width: inches(width / 16), height: inches(height / 16), baseboard: base === null ? null : keptBase(base / 16) },
-        { cap: { material: 'pine-1x2', lay: 'flat' }, spacing: { school: 'equalByCount', strips, ends: 'gap' } },
+        {
+          width: inches(width / 16),
+          height: inches(height / 16),
+          baseboard: base === null ? null : keptBase(base / 16),
+        },
+        {
+          cap: { material: 'pine-1x2', lay: 'flat' },
+          spacing: { school: 'equalByCount', strips, ends: 'gap' },
+        },
       ),
     )
 
@@ -194,7 +257,8 @@ describe('laws', () => {
       fc.property(anyWall, (workpiece) => {
         const { pieces, layout } = computePlan(workpiece)
         const shapes = pieces.map(
-          ({ polygon }) => new FlattenPolygon(polygon.map(({ x, y }) => [toInches(x), toInches(y)] as [number, number])),
+          ({ polygon }) =>
+            new FlattenPolygon(polygon.map(({ x, y }) => [toInches(x), toInches(y)] as [number, number])),
         )
         shapes.forEach((shape, i) => {
           const { xmin, xmax, ymin, ymax } = shape.box
@@ -215,7 +279,10 @@ describe('laws', () => {
   test('D6: in millimeters or in inches the layout is the same', () => {
     fc.assert(
       fc.property(anyWall, (workpiece) => {
-        const metric = { ...workpiece, settings: { ...workpiece.settings, units: 'mm' as const, tape: '1 mm' as const } }
+        const metric = {
+          ...workpiece,
+          settings: { ...workpiece.settings, units: 'mm' as const, tape: '1 mm' as const },
+        }
         expect(computePlan(metric).pieces).toEqual(computePlan(workpiece).pieces)
       }),
       { numRuns: 20 },
@@ -230,9 +297,16 @@ describe('laws', () => {
         const twice = {
           settings: {
             ...workpiece.settings,
-            materials: workpiece.settings.materials.map((m) => ({ ...m, width: nanometers(m.width * 2), thickness: nanometers(m.thickness * 2) })),
+            materials: workpiece.settings.materials.map((m) => ({
+              ...m,
+              width: nanometers(m.width * 2),
+              thickness: nanometers(m.thickness * 2),
+            })),
           },
-          wall: { survey: { ...survey, width: nanometers(survey.width * 2), height: nanometers(survey.height * 2) }, design },
+          wall: {
+            survey: { ...survey, width: nanometers(survey.width * 2), height: nanometers(survey.height * 2) },
+            design,
+          },
         }
         const small = computePlan(workpiece).layout.battens
         computePlan(twice).layout.battens.forEach((batten, i) => {

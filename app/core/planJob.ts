@@ -51,13 +51,18 @@ async function planWall(wall: WallDocument, settings: Settings, solve: SolveInte
   const plan = computePlan({ wall, settings })
   const { layout, closing } = plan
   const spacer = spacerBlock(layout, 'left', settings.tape)
-  const boards = await Promise.all(boardRequests(plan.cutList, settings).map((request) => planBoards(request, solve)))
+  const boards = await Promise.all(
+    boardRequests(plan.cutList, settings).map((request) => planBoards(request, solve)),
+  )
   return {
     closing: closing && {
       wall: said(closing.wall, format),
       strips: { count: closing.strips.count, width: said(closing.strips.width, format) },
       gaps: closing.gaps.map(({ count, size }) => ({ count, size: said(size, format) })),
-      ends: closing.ends && { left: said(closing.ends.left, format), right: said(closing.ends.right, format) },
+      ends: closing.ends && {
+        left: said(closing.ends.left, format),
+        right: said(closing.ends.right, format),
+      },
       difference: closing.difference,
     },
     marks: runningMarks(layout, 'left', settings.tape).map(({ stripId, near, center, far }) => ({
@@ -66,7 +71,10 @@ async function planWall(wall: WallDocument, settings: Settings, solve: SolveInte
       center: marked(center, format),
       far: marked(far, format),
     })),
-    heights: heightMarks(layout, settings.tape).map(({ id, reading }) => ({ id, ...marked(reading, format) })),
+    heights: heightMarks(layout, settings.tape).map(({ id, reading }) => ({
+      id,
+      ...marked(reading, format),
+    })),
     spacer: spacer && {
       length: marked(spacer.length, format),
       checks: spacer.checks.map(({ stripId, near }) => ({ strip: stripId, ...marked(near, format) })),

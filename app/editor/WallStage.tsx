@@ -30,7 +30,7 @@ const Stage = styled.div<{ $height: string }>`
     -webkit-user-select: none;
   }
   ${narrow} {
-    height: 380px;
+    height: clamp(260px, 74vw, 420px);
   }
 `
 const Stale = styled.p`
@@ -56,7 +56,10 @@ const Pencil = styled.p`
 `
 
 const FIRST_SIZE = { width: 900, height: 540 }
+/** Room for the rods; a phone has less to give. */
 const MARGINS = { left: 112, right: 22, top: 20, bottom: 106 }
+const SLIM_MARGINS = { left: 92, right: 8, top: 16, bottom: 104 }
+const SLIM_BELOW = 520
 
 const EDGE_WORDS: Readonly<Record<Edge, string>> = { near: 'near edge', center: 'centre', far: 'far edge' }
 
@@ -82,7 +85,8 @@ export function WallStage({
   const size = useSize(box, FIRST_SIZE)
   const scene = useMemo(() => buildScene(plan, survey), [plan, survey])
   const ghost = useMemo(() => (preview ? buildScene(preview, survey) : null), [preview, survey])
-  const frame = fitFrame(size, scene, MARGINS)
+  const slim = size.width < SLIM_BELOW
+  const frame = fitFrame(size, scene, slim ? SLIM_MARGINS : MARGINS)
   const tick = units === 'mm' ? 10 * NM_PER_MM : NM_PER_INCH
   const rodLeft = frame.toX(0) - HEIGHT_ROD_WIDTH - 18
 
@@ -153,7 +157,11 @@ export function WallStage({
           strips={rodStrips}
           selected={selected}
           top={frame.toY(0) + 28}
-          caption={`${EDGE_WORDS[edge]} of each batten, tape hooked in the ${datum} corner`}
+          caption={
+            slim
+              ? `${EDGE_WORDS[edge]}s from the ${datum} corner`
+              : `${EDGE_WORDS[edge]} of each batten, tape hooked in the ${datum} corner`
+          }
           onPick={pick}
         />
         {handles ? (

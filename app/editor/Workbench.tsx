@@ -45,6 +45,7 @@ export const Drawn = styled.section`
   grid-template-rows: auto minmax(0, 1fr);
   padding: ${space.m} ${space.l} 0;
   ${narrow} {
+    display: block;
     padding: ${space.m} ${space.s} 0;
   }
 `

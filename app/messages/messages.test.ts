@@ -1,7 +1,15 @@
 import { computePlan } from '~/core/computePlan'
 import { inches, millimeters } from '~/length'
 import { wallOf } from '../../tests/namedWalls'
-import { boardIssueText, endCutName, findingText, heightMarkName, pieceName, wayOutText, type Wording } from '.'
+import {
+  boardIssueText,
+  endCutName,
+  findingText,
+  heightMarkName,
+  pieceName,
+  wayOutText,
+  type Wording,
+} from '.'
 import { STOCK_LIST } from '~/model'
 
 const wording: Wording = { format: { units: 'inches', tape: '1/16' }, materials: STOCK_LIST }
@@ -9,18 +17,29 @@ const wording: Wording = { format: { units: 'inches', tape: '1/16' }, materials:
 function said(workpiece: ReturnType<typeof wallOf>, code: string) {
   const finding = computePlan(workpiece).findings.find(({ says }) => says.code === code)
   if (!finding) throw new Error(`no finding ${code}`)
-  return { text: findingText(finding.says, wording), ways: finding.waysOut.map((way) => wayOutText(way.says, wording)) }
+  return {
+    text: findingText(finding.says, wording),
+    ways: finding.waysOut.map((way) => wayOutText(way.says, wording)),
+  }
 }
 
 describe('findings speak the trade’s words, with numbers and where from', () => {
   test('strips wider than the wall', () => {
-    const { text, ways } = said(wallOf({}, { spacing: { school: 'equalByCount', strips: 60, ends: 'gap' } }), 'stripsWiderThanSpan')
-    expect(text).toBe('60 strips of 2 1/2 need 150 in, more than the 131 in there are. At most 52 stand side by side.')
+    const { text, ways } = said(
+      wallOf({}, { spacing: { school: 'equalByCount', strips: 60, ends: 'gap' } }),
+      'stripsWiderThanSpan',
+    )
+    expect(text).toBe(
+      '60 strips of 2 1/2 need 150 in, more than the 131 in there are. At most 52 stand side by side.',
+    )
     expect(ways).toEqual(['26 strips, gaps 2 7/16', 'Use 1x2 pine'])
   })
 
   test('centre marks: both bays, by how much, and the right marks offered', () => {
-    const { text, ways } = said(wallOf({}, { spacing: { school: 'centerMarks', bays: 4 } }), 'centerMarksUneven')
+    const { text, ways } = said(
+      wallOf({}, { spacing: { school: 'centerMarks', bays: 4 } }),
+      'centerMarksUneven',
+    )
     expect(text).toBe(
       'Centre marks are not even: the end bays come out 31 1/2, the inner ones 30 1/4. Half a strip, 1 1/4 in, too wide at each end.',
     )
@@ -59,10 +78,25 @@ describe('findings speak the trade’s words, with numbers and where from', () =
 test('pieces, ends, heights and board troubles have names', () => {
   expect(pieceName({ stripId: 'batten-4', id: 'batten-4', number: 4 })).toBe('Batten 4')
   expect(pieceName({ stripId: 'topRail', id: 'topRail-2', number: 2 })).toBe('Top rail, part 2')
-  expect(endCutName({ kind: 'miter', sawSettingDeg: 38.168, longEdge: 'left' })).toBe('saw at 38.2°, left edge long')
-  expect(endCutName({ kind: 'scarf', bevelDeg: 45, hidden: millimeters(0) })).toBe('45° scarf through the thickness, laps over')
+  expect(endCutName({ kind: 'miter', sawSettingDeg: 38.168, longEdge: 'left' })).toBe(
+    'saw at 38.2°, left edge long',
+  )
+  expect(endCutName({ kind: 'scarf', bevelDeg: 45, hidden: millimeters(0) })).toBe(
+    '45° scarf through the thickness, laps over',
+  )
   expect(heightMarkName({ what: 'bandBottom', bandId: 'topRail' })).toBe('underside of the top rail')
   expect(
-    boardIssueText({ code: 'pieceTooLong', materialId: 'pine-1x3', pieceIds: ['a'], length: inches(100), longest: inches(96) }, wording),
-  ).toBe('1 piece up to 100 in: the longest board listed gives 96 in. List a longer board or lower the layout.')
+    boardIssueText(
+      {
+        code: 'pieceTooLong',
+        materialId: 'pine-1x3',
+        pieceIds: ['a'],
+        length: inches(100),
+        longest: inches(96),
+      },
+      wording,
+    ),
+  ).toBe(
+    '1 piece up to 100 in: the longest board listed gives 96 in. List a longer board or lower the layout.',
+  )
 })

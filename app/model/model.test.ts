@@ -33,7 +33,10 @@ describe('job files', () => {
     job.settings.shop.kerff = 3
     job.settings.tape = '1 mm'
     const result = readJobFile(JSON.stringify(job))
-    expect(!result.ok && result.issue.map(({ path }) => path).sort()).toEqual(['settings.shop', 'settings.tape'])
+    expect(!result.ok && result.issue.map(({ path }) => path).sort()).toEqual([
+      'settings.shop',
+      'settings.tape',
+    ])
     expect(validate(job)).toBe(false)
     delete job.settings.shop.kerff
     job.settings.tape = '1/16'
@@ -51,6 +54,10 @@ describe('job files', () => {
 test('stored settings take whole nanometers only', () => {
   const settings = startingSettings('inches', '1/16')
   expect(storedSettings.safeParse(settings).success).toBe(true)
-  expect(storedSettings.safeParse({ ...settings, shop: { ...settings.shop, kerf: '1/8' } }).success).toBe(false)
-  expect(storedSettings.safeParse({ ...settings, shop: { ...settings.shop, kerf: inches(1 / 8) + 0.5 } }).success).toBe(false)
+  expect(storedSettings.safeParse({ ...settings, shop: { ...settings.shop, kerf: '1/8' } }).success).toBe(
+    false,
+  )
+  expect(
+    storedSettings.safeParse({ ...settings, shop: { ...settings.shop, kerf: inches(1 / 8) + 0.5 } }).success,
+  ).toBe(false)
 })

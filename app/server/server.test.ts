@@ -3,7 +3,14 @@ import { readJobFile } from '~/core/files/readJobFile'
 import { inches } from '~/length'
 import { openDatabase } from './db/database.server'
 import { revisions } from './db/schema.server'
-import { createDocument, historyOf, readDocument, redoNext, undoNewest, writeDocument } from './documents.server'
+import {
+  createDocument,
+  historyOf,
+  readDocument,
+  redoNext,
+  undoNewest,
+  writeDocument,
+} from './documents.server'
 import { takeInJobFile } from './jobFiles.server'
 import { archiveJob, createJob, duplicateJob, exportJob, jobDetail, listJobs } from './jobs.server'
 import { jobView } from './jobView.server'
@@ -39,7 +46,12 @@ describe('revisions', () => {
     const bodies = () => both.map((id) => readDocument(db, id).body)
     const seen = [bodies()]
     while (undoNewest(db, both)) seen.push(bodies())
-    expect(seen).toEqual([['a2', 'b1'], ['a1', 'b1'], ['a1', 'b0'], ['a0', 'b0']])
+    expect(seen).toEqual([
+      ['a2', 'b1'],
+      ['a1', 'b1'],
+      ['a1', 'b0'],
+      ['a0', 'b0'],
+    ])
     expect(historyOf(db, both)).toEqual({ canUndo: false, canRedo: true })
     const forward = [bodies()]
     while (redoNext(db, both)) forward.push(bodies())
@@ -89,12 +101,23 @@ describe('walls', () => {
 
   test('a posted document is read by its schema: what it can’t hold is refused with its path', () => {
     const { db, ids, page } = freshWall()
-    const posted = { intent: 'save', base: page.revisions, wall: page.wall, settings: page.settings, overwrite: false }
+    const posted = {
+      intent: 'save',
+      base: page.revisions,
+      wall: page.wall,
+      settings: page.settings,
+      overwrite: false,
+    }
     expect(changeWall(db, ids, posted)).toMatchObject({ ok: true, value: { kind: 'saved' } })
     const broken = { ...posted, wall: { ...page.wall, survey: { ...page.wall.survey, width: -1 } } }
     expect(changeWall(db, ids, broken)).toMatchObject({ ok: true, value: { kind: 'refused' } })
-    const unknown = { ...posted, wall: { ...page.wall, design: { ...page.wall.design, battenMaterial: 'oak' } } }
-    expect(changeWall(db, ids, unknown)).toMatchObject({ value: { problems: [expect.stringContaining('"oak"')] } })
+    const unknown = {
+      ...posted,
+      wall: { ...page.wall, design: { ...page.wall.design, battenMaterial: 'oak' } },
+    }
+    expect(changeWall(db, ids, unknown)).toMatchObject({
+      value: { problems: [expect.stringContaining('"oak"')] },
+    })
     expect(changeWall(db, ids, null)).toMatchObject({ value: { kind: 'refused' } })
     expect(changeWall(db, { ...ids, wallId: 'nowhere' }, { intent: 'undo' }).ok).toBe(false)
   })
@@ -119,7 +142,10 @@ describe('jobs', () => {
     const again = takeInJobFile(db, JSON.stringify(first))
     const second = exportJob(db, again.ok ? again.value : '')
     const bare = (file: typeof first) =>
-      file && { ...file, rooms: file.rooms.map((r) => ({ ...r, id: '', walls: r.walls.map((w) => ({ ...w, id: '' })) })) }
+      file && {
+        ...file,
+        rooms: file.rooms.map((r) => ({ ...r, id: '', walls: r.walls.map((w) => ({ ...w, id: '' })) })),
+      }
     expect(bare(second)).toEqual(bare(first))
     const read = readJobFile(demo)
     expect(bare(first)).toEqual(bare(read.ok ? read.value : null))
@@ -127,12 +153,17 @@ describe('jobs', () => {
 
   test('a broken file is taken in not at all, and every problem is listed', () => {
     const db = openDatabase(':memory:')
-    const file = JSON.parse(demo) as { rooms: { walls: { survey: { width: string }; design: { battenMaterial: string } }[] }[] }
+    const file = JSON.parse(demo) as {
+      rooms: { walls: { survey: { width: string }; design: { battenMaterial: string } }[] }[]
+    }
     const wall = file.rooms[0]?.walls[0]
     if (!wall) throw new Error('no wall')
     wall.survey.width = '12 q'
     const [first, second] = [takeInJobFile(db, JSON.stringify(file)), takeInJobFile(db, '{')]
-    expect(first).toMatchObject({ ok: false, issue: [expect.stringMatching(/^rooms\[0\]\.walls\[0\]\.survey\.width: “12 q”/)] })
+    expect(first).toMatchObject({
+      ok: false,
+      issue: [expect.stringMatching(/^rooms\[0\]\.walls\[0\]\.survey\.width: “12 q”/)],
+    })
     expect(second).toMatchObject({ ok: false, issue: [expect.stringMatching(/^file: is not JSON/)] })
     wall.survey.width = '120'
     wall.design.battenMaterial = 'oak'
@@ -162,7 +193,9 @@ describe('jobs', () => {
     createWall(db, { jobId, roomName: 'Hall', name: 'A' })
     createWall(db, { jobId, roomName: 'hall', name: 'B' })
     const view = jobView(db, jobId)
-    expect(view?.rooms.map(({ name, walls }) => [name, walls.map((w) => w.name)])).toEqual([['Hall', ['A', 'B']]])
+    expect(view?.rooms.map(({ name, walls }) => [name, walls.map((w) => w.name)])).toEqual([
+      ['Hall', ['A', 'B']],
+    ])
     expect(view?.rooms[0]?.walls[0]?.facts).toBe('120 × 96, 6 battens to 64')
   })
 })

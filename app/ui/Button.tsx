@@ -1,6 +1,6 @@
 import { Button as AriaButton, Link as AriaLink } from 'react-aria-components'
 import { css, styled } from 'styled-components'
-import { space, type } from './theme'
+import { space, touch, type } from './theme'
 
 const look = css<{ $kind?: 'plain' | 'main' | 'quiet' | 'bar' }>`
   display: inline-flex;
@@ -44,7 +44,7 @@ const look = css<{ $kind?: 'plain' | 'main' | 'quiet' | 'bar' }>`
       border-color: transparent;
       padding: ${space.xs} ${space.s};
     `}
-  @media (pointer: coarse) {
+  ${touch} {
     min-height: 48px;
   }
 `

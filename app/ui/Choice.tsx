@@ -2,7 +2,7 @@ import { Check, ChevronDown } from 'lucide-react'
 import { Button, Label, ListBox, ListBoxItem, Popover, Select, SelectValue } from 'react-aria-components'
 import { css, styled } from 'styled-components'
 import { Fractions } from './Fractions'
-import { space, type } from './theme'
+import { space, touch, type } from './theme'
 
 const Frame = styled(Select)`
   display: grid;
@@ -36,7 +36,7 @@ const worded = css`
   background: var(--chalk-wash);
   color: var(--chalk);
   font-weight: 650;
-  @media (pointer: coarse) {
+  ${touch} {
     min-height: 48px;
   }
 `

@@ -4,7 +4,7 @@ import { styled } from 'styled-components'
 import { formatLength } from '~/length'
 import { Fractions } from './Fractions'
 import { LengthField, type LengthFieldProps } from './LengthField'
-import { space } from './theme'
+import { space, touch } from './theme'
 
 const Word = styled(Button)`
   display: inline-flex;
@@ -18,7 +18,7 @@ const Word = styled(Button)`
   font-size: inherit;
   font-weight: 650;
   cursor: pointer;
-  @media (pointer: coarse) {
+  ${touch} {
     min-height: 48px;
   }
 `

@@ -1,6 +1,6 @@
 import { ToggleButton, ToggleButtonGroup } from 'react-aria-components'
 import { styled } from 'styled-components'
-import { space, type } from './theme'
+import { space, touch, type } from './theme'
 
 const Group = styled(ToggleButtonGroup)`
   display: inline-flex;
@@ -26,7 +26,7 @@ const Pick = styled(ToggleButton)`
   &:focus-visible {
     outline-offset: -4px;
   }
-  @media (pointer: coarse) {
+  ${touch} {
     min-height: 48px;
   }
 `

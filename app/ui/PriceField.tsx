@@ -1,5 +1,6 @@
 import { Input, NumberField } from 'react-aria-components'
 import { styled } from 'styled-components'
+import { touch } from './theme'
 
 const Box = styled(Input)`
   width: 96px;
@@ -11,7 +12,7 @@ const Box = styled(Input)`
   color: var(--ink);
   text-align: right;
   font-weight: 550;
-  @media (pointer: coarse) {
+  ${touch} {
     min-height: 48px;
   }
 `

@@ -1,6 +1,6 @@
 import { Button } from 'react-aria-components'
 import { styled } from 'styled-components'
-import { space, type } from './theme'
+import { space, touch, type } from './theme'
 
 /** A plain table of figures. */
 export const Table = styled.table`
@@ -50,7 +50,7 @@ export const RowButton = styled(Button)`
   font-weight: 650;
   text-align: left;
   cursor: pointer;
-  @media (pointer: coarse) {
+  ${touch} {
     min-height: 48px;
   }
 `

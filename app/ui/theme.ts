@@ -104,3 +104,6 @@ export const type = { small: '0.8125rem', body: '0.9375rem', lead: '1.125rem', t
 /** Below this width the side panel goes under the drawing. */
 export const NARROW = '860px'
 export const narrow = `@media (max-width: ${NARROW})`
+
+/** Where a thumb does the work: touch screens, and narrow windows like a phone's. */
+export const touch = `@media (pointer: coarse), (max-width: ${NARROW})`

@@ -1,6 +1,7 @@
+import type highsLoader from 'highs'
 import type { SolveInteger } from '~/core/stock'
 
-type Highs = Awaited<ReturnType<(typeof import('highs'))['default']>>
+type Highs = Awaited<ReturnType<typeof highsLoader>>
 
 /** Seconds one integer program may take before it counts as unsettled. */
 const TIME_LIMIT = 20

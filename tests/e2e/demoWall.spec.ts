@@ -14,7 +14,9 @@ test('one strip in hand is lit on the drawing, the rod, the cut list and its boa
   await expect(page.locator('[data-mark="batten-4"]')).toHaveAttribute('data-lit', 'true')
 })
 
-test('height and gap are pulled on the drawing, by pointer and by arrow key, and taken back', async ({ page }) => {
+test('height and gap are pulled on the drawing, by pointer and by arrow key, and taken back', async ({
+  page,
+}) => {
   await openDemoWall(page, 'Wall by the door')
   const sum = page.getByTestId('closing-sum')
   const grip = page.getByRole('slider', { name: 'Height of the top rail' })

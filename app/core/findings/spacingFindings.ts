@@ -12,14 +12,14 @@ import {
 } from '../spacing'
 import type { Finding, WayOut } from './finding'
 
-function useSpacing(spacing: Spacing): WayOut['edits'] {
+function takeSpacing(spacing: Spacing): WayOut['edits'] {
   return [{ type: 'patchDesign', patch: { spacing } }]
 }
 
 function strips(count: number, gap: number, ends: 'gap' | 'strip'): WayOut {
   return {
     says: { code: 'useStrips', strips: count, gap },
-    edits: useSpacing({ school: 'equalByCount', strips: count, ends }),
+    edits: takeSpacing({ school: 'equalByCount', strips: count, ends }),
   }
 }
 
@@ -69,7 +69,7 @@ function waysOutOfIssue(issue: SpacingIssue, { wall, settings }: Workpiece, layo
         ? [
             {
               says: { code: 'gapIsClear', gap: spacing.wish },
-              edits: useSpacing({ ...spacing, measure: 'gap' }),
+              edits: takeSpacing({ ...spacing, measure: 'gap' }),
             },
           ]
         : narrower(issue.pitch)
@@ -99,7 +99,7 @@ function sliver(placement: Placement, spacing: Spacing, layout: Layout): Finding
     const other: Spacing = { ...spacing, centerOn: on }
     const placed = placeStrips(other, placement.span, placement.stripWidth)
     if (placed.ok)
-      waysOut.push({ says: { code: 'centerOn', on, end: placed.value.leftEnd }, edits: useSpacing(other) })
+      waysOut.push({ says: { code: 'centerOn', on, end: placed.value.leftEnd }, edits: takeSpacing(other) })
   }
   return [
     {
@@ -151,7 +151,7 @@ function outsideLimits(placement: Placement, spacing: Spacing, layout: Layout): 
                 strips: placed.value.nearEdges.length,
                 gap: placed.value.gaps[0] ?? placed.value.leftEnd,
               },
-              edits: useSpacing(nearest),
+              edits: takeSpacing(nearest),
             },
           ]
         : [],

@@ -32,14 +32,17 @@ const distance = (a: Point, b: Point) => Math.hypot(a.x - b.x, a.y - b.y)
 describe('slanted pieces', () => {
   test('C3, framing-square rafter table (carpenter’s handbook): length per foot of run for rises 1 to 18', () => {
     const table = [
-      12.04, 12.17, 12.37, 12.65, 13.0, 13.42, 13.89, 14.42, 15.0, 15.62, 16.28, 16.97, 17.69, 18.44, 19.21, 20.0,
-      20.81, 21.63,
+      12.04, 12.17, 12.37, 12.65, 13.0, 13.42, 13.89, 14.42, 15.0, 15.62, 16.28, 16.97, 17.69, 18.44, 19.21,
+      20.0, 20.81, 21.63,
     ]
     table.forEach((length, i) => {
       const rise = i + 1
       const piece = placed(slanted((Math.atan2(rise, 12) * 180) / Math.PI, 12, 2))
       const [rightStart, rightEnd] = piece.polygon
-      expect(toInches(distance(rightStart ?? { x: 0, y: 0 }, rightEnd ?? { x: 0, y: 0 }))).toBeCloseTo(length, 2)
+      expect(toInches(distance(rightStart ?? { x: 0, y: 0 }, rightEnd ?? { x: 0, y: 0 }))).toBeCloseTo(
+        length,
+        2,
+      )
     })
   })
 
@@ -112,7 +115,9 @@ describe('law D4: lengths and saw settings rebuild the polygon', () => {
 
   test('the area agrees with an independent geometry library', () => {
     const piece = placed(slanted(31, 44, 2.5, 80, 97))
-    const library = new FlattenPolygon(piece.polygon.map(({ x, y }) => [toInches(x), toInches(y)] as [number, number]))
+    const library = new FlattenPolygon(
+      piece.polygon.map(({ x, y }) => [toInches(x), toInches(y)] as [number, number]),
+    )
     expect(library.area()).toBeCloseTo(signedArea(piece.polygon) / 25_400_000 ** 2, 6)
   })
 })
@@ -136,16 +141,27 @@ describe('runs longer than the boards', () => {
 
   test('law: parts cover the run without overlap and no part outgrows the board', () => {
     fc.assert(
-      fc.property(fc.integer({ min: 50, max: 900 }), fc.integer({ min: 60, max: 200 }), fc.boolean(), (run, board, scarf) => {
-        const parts = splitRun(inches(0), inches(run), inches(board), scarf ? 'scarf' : 'butt', inches(0.75))
-        expect(parts[0]?.from).toBe(0)
-        expect(parts[parts.length - 1]?.to).toBe(inches(run))
-        parts.forEach((part, i) => {
-          if (i > 0) expect(part.from).toBe(parts[i - 1]?.to)
-          const hidden = part.end.kind === 'scarf' ? part.end.hidden : 0
-          expect(part.to - part.from + hidden).toBeLessThanOrEqual(inches(board))
-        })
-      }),
+      fc.property(
+        fc.integer({ min: 50, max: 900 }),
+        fc.integer({ min: 60, max: 200 }),
+        fc.boolean(),
+        (run, board, scarf) => {
+          const parts = splitRun(
+            inches(0),
+            inches(run),
+            inches(board),
+            scarf ? 'scarf' : 'butt',
+            inches(0.75),
+          )
+          expect(parts[0]?.from).toBe(0)
+          expect(parts[parts.length - 1]?.to).toBe(inches(run))
+          parts.forEach((part, i) => {
+            if (i > 0) expect(part.from).toBe(parts[i - 1]?.to)
+            const hidden = part.end.kind === 'scarf' ? part.end.hidden : 0
+            expect(part.to - part.from + hidden).toBeLessThanOrEqual(inches(board))
+          })
+        },
+      ),
     )
   })
 })
@@ -172,7 +188,10 @@ describe('cut list', () => {
   })
 
   test('equal lengths of another material or with another end cut are rows of their own', () => {
-    const mitered = { ...batten('m', 900_000_000), end: { kind: 'miter', sawSettingDeg: 45, longEdge: 'left' } as const }
+    const mitered = {
+      ...batten('m', 900_000_000),
+      end: { kind: 'miter', sawSettingDeg: 45, longEdge: 'left' } as const,
+    }
     expect(buildCutList([batten('a', 900_000_000), batten('b', 900_000_000, 'mdf'), mitered])).toHaveLength(3)
   })
 

@@ -41,7 +41,10 @@ export function LongRod(props: LongRodProps) {
   const shown = thinLabels(wishes, new Set(must))
   const lower = thinLabels(wishes, new Set(), shown)
   const numbered = thinLabels(
-    strips.map(({ left, right, number }) => ({ at: toX((left + right) / 2), size: String(number).length * 7 + 5 })),
+    strips.map(({ left, right, number }) => ({
+      at: toX((left + right) / 2),
+      size: String(number).length * 7 + 5,
+    })),
     new Set(must),
   )
   return (

@@ -64,7 +64,10 @@ export function CutStage() {
                     onClick={() => select(first?.stripId ?? null)}
                   >
                     <th scope="row">
-                      <RowButton onPress={() => select(first?.stripId ?? null)} aria-label={`Row ${row.label}`}>
+                      <RowButton
+                        onPress={() => select(first?.stripId ?? null)}
+                        aria-label={`Row ${row.label}`}
+                      >
                         {row.label}
                       </RowButton>
                     </th>

@@ -1,6 +1,7 @@
 import { Minus, Plus } from 'lucide-react'
 import { Button, Group, Input, NumberField } from 'react-aria-components'
 import { styled } from 'styled-components'
+import { touch } from '~/ui/theme'
 
 const Frame = styled(NumberField)`
   display: inline-block;
@@ -35,7 +36,7 @@ const Step = styled(Button)`
   &[data-disabled] {
     opacity: 0.35;
   }
-  @media (pointer: coarse) {
+  ${touch} {
     width: 48px;
     height: 48px;
   }

@@ -5,6 +5,7 @@ import { useWallEditor } from '~/editor/WallEditor'
 import { heightRuleName, materialName, say } from '~/messages'
 import { type Design, HEIGHT_RULES, type HeightRule } from '~/model'
 import { Choice } from '~/ui/Choice'
+import { Fractions } from '~/ui/Fractions'
 import { narrow, type } from '~/ui/theme'
 
 const Sentence = styled.div`
@@ -90,7 +91,10 @@ export function FrameSentence() {
           patch({ height: rule === 'typed' ? { rule, value: plan.layout.height } : { rule } })
         }
       />
-      {plan.layout.top > plan.layout.height ? ` (cap to ${say(plan.layout.top, wording)})` : ''}.
+      {plan.layout.top > plan.layout.height ? (
+        <Fractions text={` (cap to ${say(plan.layout.top, wording)})`} />
+      ) : null}
+      .
     </Sentence>
   )
 }

@@ -7,6 +7,7 @@ import { Drawn, Heading, Side, Split } from '~/editor/Workbench'
 import { formatExact, type TapeReading } from '~/length'
 import { heightMarkName, say, sayWithUnit } from '~/messages'
 import { Fractions } from '~/ui/Fractions'
+import { MarkWalk } from './MarkWalk'
 import { Row, Soft } from '~/ui/page'
 import { Picks } from '~/ui/Picks'
 import { RowButton, Table } from '~/ui/Table'
@@ -105,6 +106,7 @@ export function MarkStage() {
             />
           </Row>
         </Heading>
+        <MarkWalk datum={datum} edge={edge} />
         <WallStage datum={datum} edge={edge} />
       </Drawn>
       <Side aria-label="Marks">

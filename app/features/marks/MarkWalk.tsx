@@ -1,0 +1,98 @@
+import { ChevronLeft, ChevronRight } from 'lucide-react'
+import { styled } from 'styled-components'
+import { type Datum, type Edge, runningMarks, spacerBlock } from '~/core/marks/runningMarks'
+import { useWallEditor } from '~/editor/WallEditor'
+import { say } from '~/messages'
+import { Button } from '~/ui/Button'
+import { Fractions } from '~/ui/Fractions'
+import { narrow, space, type } from '~/ui/theme'
+
+const Card = styled.section`
+  display: none;
+  ${narrow} {
+    display: grid;
+    gap: ${space.s};
+    margin: ${space.m} 0;
+    padding: ${space.l};
+    border-radius: 12px;
+    background: var(--bar);
+    color: var(--bar-ink);
+  }
+`
+const Huge = styled.p`
+  font-size: clamp(72px, 24vw, 128px);
+  line-height: 1;
+  font-weight: 750;
+  letter-spacing: -0.02em;
+`
+const Soft = styled.p`
+  font-size: ${type.lead};
+  color: var(--bar-soft);
+  & b {
+    color: var(--bar-ink);
+  }
+`
+const Way = styled.div`
+  display: grid;
+  grid-template-columns: 88px 1fr;
+  gap: ${space.m};
+  margin-top: ${space.m};
+  & button {
+    min-height: 72px;
+    font-size: ${type.title};
+  }
+`
+const Next = styled(Button)`
+  background: var(--rod);
+  color: var(--rod-ink);
+`
+const Back = styled(Button)`
+  background: none;
+  color: var(--bar-ink);
+`
+
+const EDGE_WORDS: Readonly<Record<Edge, string>> = { near: 'near edge', center: 'centre', far: 'far edge' }
+const SIDE_WORDS = { on: 'on the tick', over: 'and a little over', under: 'and a little under' } as const
+
+/** At the wall: one mark at a time, readable from two metres, next and back by thumb. */
+export function MarkWalk({ datum, edge }: { datum: Datum; edge: Edge }) {
+  const { plan, workpiece, wording, selected, select } = useWallEditor()
+  const { tape } = workpiece.settings
+  const marks = runningMarks(plan.layout, datum, tape)
+  const at = Math.max(
+    0,
+    marks.findIndex(({ stripId }) => stripId === selected),
+  )
+  const mark = marks[at]
+  if (!mark) return null
+  const check = spacerBlock(plan.layout, datum, tape)?.checks.some(({ stripId }) => stripId === mark.stripId)
+  const go = (by: number) => select(marks[(at + by + marks.length) % marks.length]?.stripId ?? null)
+  return (
+    <Card aria-label="One mark at a time">
+      <Soft>
+        {at + 1} of {marks.length}, from the {datum} corner
+      </Soft>
+      <Soft>
+        Draw the <b>{EDGE_WORDS[edge]}</b> of <b>batten {mark.number}</b> at
+      </Soft>
+      <Huge data-testid="huge-mark">
+        <Fractions text={say(mark[edge].tick, wording)} />
+      </Huge>
+      <Soft>{SIDE_WORDS[mark[edge].side]}</Soft>
+      <Soft>
+        <Fractions text={`its other edge ${say(edge === 'far' ? mark.near.tick : mark.far.tick, wording)}`} />
+      </Soft>
+      {check ? (
+        <Soft>Check before you nail: the spacer should have brought you here. Trust the mark.</Soft>
+      ) : null}
+      <Way>
+        <Back aria-label="Mark before" onPress={() => go(-1)}>
+          <ChevronLeft size={30} aria-hidden />
+        </Back>
+        <Next onPress={() => go(1)}>
+          Marked, next <ChevronRight size={28} aria-hidden />
+        </Next>
+      </Way>
+    </Card>
+  )
+}

@@ -1,0 +1,60 @@
+// Takes the pictures in docs/screenshots from the demo data, with a server and a database of its own.
+import { spawn } from 'node:child_process'
+import { mkdtempSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { setTimeout as sleep } from 'node:timers/promises'
+import { chromium } from '@playwright/test'
+import { prepare } from './prepare.mjs'
+
+const PORT = 3219
+const BASE = `http://127.0.0.1:${PORT}`
+const DESK = { width: 1280, height: 800 }
+const PHONE = { width: 390, height: 844 }
+
+const press = (selector) => (page) => page.locator(selector).first().click()
+const PICTURES = [
+  { name: 'jobs', path: '/', size: DESK },
+  { name: 'job', path: '/jobs/demo', size: DESK },
+  { name: 'measure', wall: 'Long wall', stage: 'measure', size: DESK },
+  { name: 'layout', wall: 'Long wall', stage: 'layout', size: DESK, then: press('[data-strip="batten-5"]') },
+  { name: 'mark', wall: 'Bed wall', stage: 'mark', size: DESK, then: press('[data-rod-strip="batten-3"]') },
+  { name: 'cut', wall: 'Long wall', stage: 'cut', size: DESK, then: press('[data-strip="batten-5"]') },
+  { name: 'buy', wall: 'Long wall', stage: 'buy', size: DESK },
+  { name: 'phone-mark', wall: 'Long wall', stage: 'mark', size: PHONE },
+  { name: 'phone-layout', wall: 'Long wall', stage: 'layout', size: PHONE },
+]
+
+prepare({ build: true })
+const server = spawn('node', ['server.js'], {
+  stdio: 'inherit',
+  env: {
+    ...process.env,
+    NODE_ENV: 'production',
+    PORT: String(PORT),
+    REGLA_DEMO: '1',
+    DB_FILE: join(mkdtempSync(join(tmpdir(), 'regla-shots-')), 'shots.db'),
+  },
+})
+try {
+  await sleep(2500)
+  const browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking'],
+  })
+  for (const { name, path, wall, stage, size, then } of PICTURES) {
+    const page = await browser.newPage({ viewport: size })
+    await page.goto(`${BASE}${path ?? '/jobs/demo'}`, { waitUntil: 'networkidle' })
+    if (wall) {
+      const href = await page.getByRole('link', { name: wall, exact: true }).getAttribute('href')
+      await page.goto(`${BASE}${href.replace(/\w+$/, stage)}`, { waitUntil: 'networkidle' })
+    }
+    await then?.(page)
+    await sleep(900)
+    await page.screenshot({ path: `docs/screenshots/${name}.png` })
+    await page.close()
+  }
+  await browser.close()
+} finally {
+  server.kill()
+}
