@@ -56,7 +56,13 @@ export function useBoards(cutList: readonly CutRow[], settings: Settings): Board
       for (const [i, request] of requests.entries()) {
         if (ended) return
         job = proveBoards(request)
-        results[i] = await job.answer
+        try {
+          results[i] = await job.answer
+        } catch {
+          // the first plan stands, with its bound, and the page says that it is not proven
+          if (!ended) setStopped(key)
+          return
+        }
         if (!ended) setProof({ key, results: [...results] })
       }
     }, PAUSE_MS)

@@ -1,6 +1,7 @@
 import type { Length } from '~/length'
 import type { Design } from './design'
 import type { WallDocument } from './job'
+import type { Material } from './material'
 import type { Offer } from './shop'
 import type { Settings } from './settings'
 import type { Survey } from './survey'
@@ -18,5 +19,6 @@ export type Edit =
   | { readonly type: 'setHeight'; readonly height: Length }
   | { readonly type: 'setGap'; readonly gap: Length }
   | { readonly type: 'patchSettings'; readonly patch: Partial<Settings> }
+  | { readonly type: 'addMaterial'; readonly material: Material }
   | { readonly type: 'setOffer'; readonly offer: Offer }
   | { readonly type: 'removeOffer'; readonly id: string }

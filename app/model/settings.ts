@@ -38,7 +38,7 @@ export function startingSettings(units: Settings['units'], tape: Settings['tape'
     shop: {
       kerf: inches(1 / 8),
       endTrim: inches(0),
-      offers: STOCK_LIST.flatMap((material) => usualOffers(material.id)),
+      offers: STOCK_LIST.flatMap((material) => usualOffers(material.id, units)),
     },
   }
 }

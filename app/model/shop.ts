@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { inches } from '~/length'
+import { inches, millimeters, type Units } from '~/length'
 import { type LengthSchema, notNegative, positive } from './lengthSchema'
 import { idSchema } from './material'
 
@@ -26,15 +26,18 @@ export function shopSchema(length: LengthSchema) {
 export type Shop = z.output<ReturnType<typeof shopSchema>>
 export type Offer = Shop['offers'][number]
 
-/** Usual lengths of boards in the yard, in inches (8, 10, 12, 16 ft): common practice, no source. */
-const USUAL_LENGTHS = [96, 120, 144, 192] as const
+/** Usual lengths of boards in the yard (8, 10, 12, 16 ft; 2.4 to 4.8 m): common practice, no source. */
+const USUAL_LENGTHS = {
+  inch: [96, 120, 144, 192].map(inches),
+  metric: [2400, 3000, 3600, 4800].map(millimeters),
+} as const
 
 /** The usual board lengths of a material, prices still open. */
-export function usualOffers(material: string): Offer[] {
-  return USUAL_LENGTHS.map((length) => ({
+export function usualOffers(material: string, units: Units): Offer[] {
+  return USUAL_LENGTHS[units === 'mm' ? 'metric' : 'inch'].map((length) => ({
     id: `${material}-${length}`,
     material,
-    length: inches(length),
+    length,
     price: null,
   }))
 }

@@ -3,7 +3,7 @@ import type { Route } from './+types/jobs'
 import { JobsPage } from '~/features/jobs/JobsPage'
 import { database } from '~/server/db/database.server'
 import { textOf } from '~/server/forms.server'
-import { archiveJob, duplicateJob, jobExists, listJobs } from '~/server/jobs.server'
+import { archiveJob, duplicateJob, jobDetail, jobExists, listJobs } from '~/server/jobs.server'
 import { takeInJobFile } from '~/server/jobFiles.server'
 
 export const meta: Route.MetaFunction = () => [{ title: 'Jobs · Regla' }]
@@ -32,12 +32,15 @@ export async function action({ request }: Route.ActionArgs) {
   const jobId = textOf(form, 'jobId')
   if (!jobExists(db, jobId)) throw data('There is no such job here.', { status: 404 })
   if (intent === 'duplicate') duplicateJob(db, jobId)
-  else if (intent === 'archive') archiveJob(db, jobId, true)
+  else if (intent === 'archive') {
+    archiveJob(db, jobId, true)
+    return { problems: [], putAway: { id: jobId, name: jobDetail(db, jobId)?.name ?? '' } }
+  }
   else if (intent === 'restore') archiveJob(db, jobId, false)
   else throw data(`Nobody knows how to “${intent}” a job.`, { status: 400 })
   return { problems: [] }
 }
 
 export default function Jobs({ loaderData, actionData }: Route.ComponentProps) {
-  return <JobsPage {...loaderData} problems={actionData?.problems ?? []} putAway={null} />
+  return <JobsPage {...loaderData} problems={actionData?.problems ?? []} putAway={actionData && 'putAway' in actionData ? (actionData.putAway ?? null) : null} />
 }

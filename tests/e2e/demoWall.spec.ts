@@ -92,6 +92,36 @@ test('prices and kerf change the boards; units and tape change only the writing'
   await expect(pine.locator('dl')).toHaveText(before ?? '')
 })
 
+test('a strip of one’s own size joins the job and is cut from its own boards', async ({ page }) => {
+  await openDemoWall(page, 'Bed wall')
+  await page.getByRole('button', { name: 'A strip of your own size' }).click()
+  await page.getByRole('textbox', { name: 'What you call it' }).fill('ripped lath')
+  await page.getByRole('textbox', { name: 'Actual width' }).fill('1 7/8')
+  await page.getByRole('button', { name: 'Use it for the battens' }).click()
+  await expect(page.getByTestId('closing-sum')).toContainText('× 1 7/8 strips')
+  await openStage(page, 'Buy')
+  await expect(page.locator('[data-material="ripped-lath"]')).toContainText('proven: least length')
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expectSaved(page)
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expectSaved(page)
+  await expect(page.locator('[data-material="ripped-lath"]')).toHaveCount(0)
+})
+
+test('the server’s page and the browser’s show the same plan', async ({ page, browser }) => {
+  await openDemoWall(page, 'Long wall')
+  await openStage(page, 'Cut')
+  await expect(page.locator('[data-row]').first()).toBeVisible()
+  const live = await page.locator('[data-row]').allTextContents()
+  const sum = await page.getByTestId('closing-sum').textContent()
+  const bare = await browser.newContext({ javaScriptEnabled: false })
+  const served = await bare.newPage()
+  await served.goto(page.url())
+  expect(await served.locator('[data-row]').allTextContents()).toEqual(live)
+  expect(await served.getByTestId('closing-sum').textContent()).toBe(sum)
+  await bare.close()
+})
+
 test('a job goes out as a file and comes in again; a broken file is refused whole', async ({ page }) => {
   await page.goto('/jobs/demo')
   const [download] = await Promise.all([
@@ -123,6 +153,9 @@ test('a job goes out as a file and comes in again; a broken file is refused whol
   await page.goto('/')
   await page.getByRole('button', { name: 'Put Tern Cottage again away' }).click()
   await expect(page.getByRole('link', { name: 'Tern Cottage again' })).toBeHidden()
+  await page.getByRole('button', { name: 'Bring it back' }).click()
+  await expect(page.getByRole('link', { name: 'Tern Cottage again' })).toBeVisible()
+  await page.getByRole('button', { name: 'Put Tern Cottage again away' }).click()
   await page.getByRole('link', { name: 'Jobs put away' }).click()
   await page.getByRole('button', { name: 'Bring Tern Cottage again back' }).click()
   await page.getByRole('link', { name: 'Jobs at hand' }).click()

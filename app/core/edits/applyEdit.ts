@@ -69,6 +69,10 @@ export function applyEdit(workpiece: Workpiece, edit: Edit): Workpiece {
       return withDesign(workpiece, { spacing: withGap(workpiece, edit.gap) })
     case 'patchSettings':
       return { ...workpiece, settings: { ...settings, ...edit.patch } }
+    case 'addMaterial': {
+      const others = settings.materials.filter(({ id }) => id !== edit.material.id)
+      return { ...workpiece, settings: { ...settings, materials: [...others, edit.material] } }
+    }
     case 'setOffer': {
       const others = settings.shop.offers.filter((offer) => offer.id !== edit.offer.id)
       const at = settings.shop.offers.findIndex((offer) => offer.id === edit.offer.id)

@@ -22,7 +22,7 @@ export function boardFindings(
         waysOut: [
           {
             says: { code: 'listUsualBoards' },
-            edits: usualOffers(materialId).map((offer) => ({ type: 'setOffer', offer })),
+            edits: usualOffers(materialId, settings.units).map((offer) => ({ type: 'setOffer', offer })),
           },
         ],
       })

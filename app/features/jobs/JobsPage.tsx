@@ -43,8 +43,8 @@ const Item = styled.li`
 
 /** One line a job: open it, copy it, put it away. */
 function JobLine({ job, archived }: { job: JobRow; archived: boolean }) {
-  const fetcher = useFetcher()
-  const send = (intent: string) => void fetcher.submit({ intent, jobId: job.id }, { method: 'post' })
+  const submit = useSubmit()
+  const send = (intent: string) => void submit({ intent, jobId: job.id }, { method: 'post' })
   return (
     <Item>
       <div>

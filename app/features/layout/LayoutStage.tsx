@@ -8,6 +8,7 @@ import { count, say } from '~/messages'
 import { Fractions } from '~/ui/Fractions'
 import { CountChoices } from './CountChoices'
 import { FrameSentence } from './FrameSentence'
+import { OwnSize } from './OwnSize'
 import { SpacingSentence } from './SpacingSentence'
 
 /** Stage two: how many, how high, how far apart. */
@@ -41,6 +42,7 @@ export function LayoutStage() {
           <h3>How it is laid out</h3>
           <SpacingSentence />
           <FrameSentence />
+          <OwnSize />
         </section>
         <CountChoices />
         <Findings />

@@ -1,0 +1,91 @@
+import { useState } from 'react'
+import { Dialog, DialogTrigger, Popover } from 'react-aria-components'
+import { styled } from 'styled-components'
+import { useWallEditor } from '~/editor/WallEditor'
+import { inches } from '~/length'
+import { usualOffers } from '~/model'
+import { Button } from '~/ui/Button'
+import { LengthField } from '~/ui/LengthField'
+import { TextBox } from '~/ui/TextBox'
+import { space } from '~/ui/theme'
+
+const Surface = styled(Popover)`
+  width: 300px;
+  background: var(--raised);
+  color: var(--ink);
+  border: 1px solid var(--line);
+  border-radius: 8px;
+  box-shadow: 0 8px 28px rgb(0 0 0 / 0.22);
+  padding: ${space.l};
+`
+const Body = styled(Dialog)`
+  outline: none;
+  display: grid;
+  gap: ${space.m};
+`
+
+/** A free identifier for a material of this name. */
+function idFor(name: string, taken: readonly string[]): string {
+  const stem = name.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '') || 'strip'
+  let id = stem.slice(0, 50)
+  for (let n = 2; taken.includes(id); n++) id = `${stem.slice(0, 50)}-${n}`
+  return id
+}
+
+/** A strip of one's own size, added to the job's materials and used for the battens. */
+export function OwnSize() {
+  const { workpiece, wording, edit } = useWallEditor()
+  const [name, setName] = useState('')
+  const [width, setWidth] = useState(inches(2))
+  const [thickness, setThickness] = useState(inches(0.5))
+  const add = (close: () => void) => {
+    const { materials } = workpiece.settings
+    const id = idFor(
+      name,
+      materials.map((material) => material.id),
+    )
+    edit(
+      [
+        { type: 'addMaterial', material: { id, nominal: name.trim(), name: '', width, thickness } },
+        ...usualOffers(id, workpiece.settings.units).map((offer) => ({ type: 'setOffer' as const, offer })),
+        { type: 'patchDesign', patch: { battenMaterial: id } },
+      ],
+      'done',
+    )
+    setName('')
+    close()
+  }
+  return (
+    <DialogTrigger>
+      <Button>A strip of your own size</Button>
+      <Surface>
+        <Body aria-label="A strip of your own size">
+          {({ close }) => (
+            <>
+              <TextBox label="What you call it" value={name} onChange={setName} maxLength={40} autoFocus />
+              <LengthField
+                label="Actual width"
+                value={width}
+                format={wording.format}
+                onChange={setWidth}
+                least={inches(0.125)}
+                most={inches(48)}
+              />
+              <LengthField
+                label="Actual thickness"
+                value={thickness}
+                format={wording.format}
+                onChange={setThickness}
+                least={inches(0.0625)}
+                most={inches(4)}
+              />
+              <Button $kind="main" isDisabled={name.trim() === ''} onPress={() => add(close)}>
+                Use it for the battens
+              </Button>
+            </>
+          )}
+        </Body>
+      </Surface>
+    </DialogTrigger>
+  )
+}
