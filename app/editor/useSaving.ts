@@ -90,7 +90,10 @@ export function useSaving(url: string, initial: SavedState, replace: (state: Sav
       await flush()
       try {
         const answer = await sendChange(url, { intent: way })
-        if (answer.kind !== 'saved') return
+        if (answer.kind !== 'saved') {
+          if (answer.kind === 'refused') setStatus({ kind: 'failed', why: answer.problems.join(' ') })
+          return
+        }
         base.current = answer.state.revisions
         setHistory(answer.state.history)
         replace(answer.state)

@@ -1,4 +1,4 @@
-import { and, desc, eq, gt } from 'drizzle-orm'
+import { and, desc, eq, gt, max } from 'drizzle-orm'
 import type { Database } from './db/database.server'
 import { documents, revisions } from './db/schema.server'
 import { newId } from './ids.server'
@@ -15,10 +15,16 @@ export interface History {
   readonly canRedo: boolean
 }
 
-function append(db: Database, documentId: string, parent: number | null, body: unknown): number {
+/** The number of the next change; taken once for all documents saved together. */
+export function nextChange(db: Database): number {
+  const row = db.select({ last: max(revisions.id) }).from(revisions).get()
+  return (row?.last ?? 0) + 1
+}
+
+function append(db: Database, documentId: string, parent: number | null, change: number, body: unknown): number {
   const row = db
     .insert(revisions)
-    .values({ documentId, parent, body: JSON.stringify(body), createdAt: Date.now() })
+    .values({ documentId, parent, change, body: JSON.stringify(body), createdAt: Date.now() })
     .returning({ id: revisions.id })
     .get()
   db.update(documents).set({ head: row.id }).where(eq(documents.id, documentId)).run()
@@ -28,13 +34,13 @@ function append(db: Database, documentId: string, parent: number | null, body: u
 export function createDocument(db: Database, body: unknown): string {
   const id = newId()
   db.insert(documents).values({ id }).run()
-  append(db, id, null, body)
+  append(db, id, null, nextChange(db), body)
   return id
 }
 
 function headOf(db: Database, documentId: string) {
   const row = db
-    .select({ id: revisions.id, parent: revisions.parent, body: revisions.body })
+    .select({ id: revisions.id, parent: revisions.parent, change: revisions.change, body: revisions.body })
     .from(documents)
     .innerJoin(revisions, eq(documents.head, revisions.id))
     .where(eq(documents.id, documentId))
@@ -48,52 +54,54 @@ export function readDocument(db: Database, documentId: string): StoredDocument {
   return { body: JSON.parse(head.body), revision: head.id }
 }
 
-/** Appends a revision; the document's head moves to it. */
-export function writeDocument(db: Database, documentId: string, body: unknown): number {
-  return append(db, documentId, headOf(db, documentId).id, body)
+/** Appends a revision as part of a change; the document's head moves to it. */
+export function writeDocument(db: Database, documentId: string, body: unknown, change = nextChange(db)): number {
+  return append(db, documentId, headOf(db, documentId).id, change, body)
 }
 
-function undoTarget(db: Database, ids: readonly string[]) {
-  return ids
-    .map((id) => ({ id, head: headOf(db, id) }))
-    .filter(({ head }) => head.parent !== null)
-    .sort((a, b) => b.head.id - a.head.id)[0]
+/** Where heads would move: one entry a document that takes part in the change. */
+type Step = readonly { readonly id: string; readonly to: number }[]
+
+/** The newest change among the documents, all that was saved together in it. */
+function undoStep(db: Database, ids: readonly string[]): Step {
+  const heads = ids.map((id) => ({ id, head: headOf(db, id) })).filter(({ head }) => head.parent !== null)
+  const newest = Math.max(...heads.map(({ head }) => head.change))
+  return heads.flatMap(({ id, head }) => (head.change === newest && head.parent !== null ? [{ id, to: head.parent }] : []))
 }
 
-/** The next revision forward: a child of a head, made after every other document's head. */
-function redoTarget(db: Database, ids: readonly string[]) {
+/** The next change forward: children of heads, made after every document's head, saved together. */
+function redoStep(db: Database, ids: readonly string[]): Step {
   const heads = ids.map((id) => ({ id, head: headOf(db, id).id }))
   const newest = Math.max(...heads.map(({ head }) => head))
-  return heads
-    .flatMap(({ id, head }) => {
-      const child = db
-        .select({ id: revisions.id })
-        .from(revisions)
-        .where(and(eq(revisions.documentId, id), eq(revisions.parent, head), gt(revisions.id, newest)))
-        .orderBy(desc(revisions.id))
-        .get()
-      return child ? [{ id, child: child.id }] : []
-    })
-    .sort((a, b) => a.child - b.child)[0]
+  const children = heads.flatMap(({ id, head }) => {
+    const child = db
+      .select({ id: revisions.id, change: revisions.change })
+      .from(revisions)
+      .where(and(eq(revisions.documentId, id), eq(revisions.parent, head), gt(revisions.id, newest)))
+      .orderBy(desc(revisions.id))
+      .get()
+    return child ? [{ id, child }] : []
+  })
+  const next = Math.min(...children.map(({ child }) => child.change))
+  return children.flatMap(({ id, child }) => (child.change === next ? [{ id, to: child.id }] : []))
 }
 
 /** Whether the documents, taken as one history, can go back or forward. */
 export function historyOf(db: Database, ids: readonly string[]): History {
-  return { canUndo: undoTarget(db, ids) !== undefined, canRedo: redoTarget(db, ids) !== undefined }
+  return { canUndo: undoStep(db, ids).length > 0, canRedo: redoStep(db, ids).length > 0 }
 }
 
-/** Takes back the newest change among the documents. False when there is none. */
+function take(db: Database, step: Step): boolean {
+  for (const { id, to } of step) db.update(documents).set({ head: to }).where(eq(documents.id, id)).run()
+  return step.length > 0
+}
+
+/** Takes back the newest change among the documents, whole. False when there is none. */
 export function undoNewest(db: Database, ids: readonly string[]): boolean {
-  const target = undoTarget(db, ids)
-  if (!target) return false
-  db.update(documents).set({ head: target.head.parent }).where(eq(documents.id, target.id)).run()
-  return true
+  return take(db, undoStep(db, ids))
 }
 
 /** Brings the next change forward again. False when there is none, or something new was done since. */
 export function redoNext(db: Database, ids: readonly string[]): boolean {
-  const target = redoTarget(db, ids)
-  if (!target) return false
-  db.update(documents).set({ head: target.child }).where(eq(documents.id, target.id)).run()
-  return true
+  return take(db, redoStep(db, ids))
 }

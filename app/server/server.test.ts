@@ -34,7 +34,39 @@ function freshWall() {
   return { db, ids, page, widen, width: () => wallPage(db, ids)?.wall.survey.width }
 }
 
+function stepped(...args: Parameters<typeof stepWall>) {
+  const outcome = stepWall(...args)
+  if (outcome?.kind !== 'saved') throw new Error('no step')
+  return outcome.state
+}
+
 describe('revisions', () => {
+  test('what was saved together is taken back together', () => {
+    const { db, ids, page } = freshWall()
+    const lath = { id: 'lath', nominal: 'lath', name: '', width: inches(1.5), thickness: inches(0.25) }
+    const settings = { ...page.settings, materials: [...page.settings.materials, lath] }
+    const wall = { ...page.wall, design: { ...page.wall.design, battenMaterial: 'lath' } }
+    saveWall(db, ids, { base: page.revisions, wall, settings, overwrite: false })
+    const back = stepped(db, ids, 'undo')
+    expect([back.wall, back.settings]).toEqual([page.wall, page.settings])
+    expect(back.history).toEqual({ canUndo: false, canRedo: true })
+    expect(stepped(db, ids, 'redo').wall.design.battenMaterial).toBe('lath')
+  })
+
+  test('a material another wall is made of is not taken away', () => {
+    const { db, ids, page } = freshWall()
+    const lath = { id: 'lath', nominal: 'lath', name: '', width: inches(1.5), thickness: inches(0.25) }
+    const settings = { ...page.settings, materials: [...page.settings.materials, lath] }
+    saveWall(db, ids, { base: page.revisions, wall: page.wall, settings, overwrite: false })
+    const other = { jobId: ids.jobId, wallId: createWall(db, { jobId: ids.jobId, roomName: 'North', name: 'Dormer' }) }
+    const there = wallPage(db, other)
+    if (!there) throw new Error('no wall')
+    const made = { ...there.wall, design: { ...there.wall.design, battenMaterial: 'lath' } }
+    saveWall(db, other, { base: there.revisions, wall: made, settings, overwrite: false })
+    expect(stepWall(db, ids, 'undo')).toEqual({ kind: 'inUse', wallNames: ['Dormer'] })
+    expect(wallPage(db, ids)?.settings).toEqual(settings)
+  })
+
   test('documents edited together have one history, newest change first', () => {
     const db = openDatabase(':memory:')
     const a = createDocument(db, 'a0')
@@ -76,10 +108,10 @@ describe('walls', () => {
     widen(150)
     widen(151)
     expect(width()).toBe(inches(151))
-    expect(stepWall(db, ids, 'undo')?.wall.survey.width).toBe(inches(150))
+    expect(stepped(db, ids, 'undo').wall.survey.width).toBe(inches(150))
     stepWall(db, ids, 'undo')
     expect(width()).toBe(inches(120))
-    expect(stepWall(db, ids, 'redo')?.history).toEqual({ canUndo: true, canRedo: true })
+    expect(stepped(db, ids, 'redo').history).toEqual({ canUndo: true, canRedo: true })
     expect(width()).toBe(inches(150))
   })
 

@@ -38,8 +38,11 @@ export function changeWall(
     })
   const request = parsed.data
   if (request.intent !== 'save') {
-    const state = stepWall(db, ids, request.intent)
-    return state ? ok({ kind: 'saved', state }) : fail(null)
+    const outcome = stepWall(db, ids, request.intent)
+    if (!outcome) return fail(null)
+    if (outcome.kind === 'saved') return ok(outcome)
+    const names = outcome.wallNames.join(', ')
+    return ok({ kind: 'refused', problems: [`That step takes away a material that is in use on: ${names}.`] })
   }
   const known = new Set(request.settings.materials.map(({ id }) => id))
   const missing = materialsOf(request.wall.design).filter(({ material }) => !known.has(material))

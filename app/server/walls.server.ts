@@ -1,4 +1,5 @@
 import { and, eq, max } from 'drizzle-orm'
+import { materialsOf } from '~/core/files/readJobFile'
 import {
   blankSurvey,
   type Settings,
@@ -13,6 +14,7 @@ import {
   createDocument,
   type History,
   historyOf,
+  nextChange,
   readDocument,
   redoNext,
   undoNewest,
@@ -101,25 +103,63 @@ export function saveWall(db: Database, ids: WallIds, save: Save): SaveOutcome | 
     const before = stateOf(tx, found.documentId, found.settingsId)
     const moved = before.revisions.wall !== save.base.wall || before.revisions.settings !== save.base.settings
     if (moved && !save.overwrite) return { kind: 'conflict' as const, state: before }
+    const change = nextChange(tx)
     if (JSON.stringify(before.wall) !== JSON.stringify(save.wall))
-      writeDocument(tx, found.documentId, save.wall)
+      writeDocument(tx, found.documentId, save.wall, change)
     if (JSON.stringify(before.settings) !== JSON.stringify(save.settings))
-      writeDocument(tx, found.settingsId, save.settings)
+      writeDocument(tx, found.settingsId, save.settings, change)
     tx.update(jobs).set({ updatedAt: Date.now() }).where(eq(jobs.id, found.jobId)).run()
     return { kind: 'saved' as const, state: stateOf(tx, found.documentId, found.settingsId) }
   })
 }
 
-/** Steps the wall's and the job's documents back or forward by one change. Null when there is no such wall. */
-export function stepWall(db: Database, ids: WallIds, way: 'undo' | 'redo'): WallState | null {
+/** Walls of the job that name a material its settings do not have. */
+function wallsWithoutMaterial(db: Database, jobId: string, settings: Settings): string[] {
+  const known = new Set(settings.materials.map(({ id }) => id))
+  return db
+    .select({ name: walls.name, documentId: walls.documentId })
+    .from(walls)
+    .innerJoin(rooms, eq(walls.roomId, rooms.id))
+    .where(eq(rooms.jobId, jobId))
+    .all()
+    .filter(({ documentId }) => {
+      const { design } = storedWallDocument.parse(readDocument(db, documentId).body)
+      return materialsOf(design).some(({ material }) => !known.has(material))
+    })
+    .map(({ name }) => name)
+}
+
+export type StepOutcome =
+  | { readonly kind: 'saved'; readonly state: WallState }
+  | { readonly kind: 'inUse'; readonly wallNames: readonly string[] }
+
+class StepRefused extends Error {
+  constructor(readonly wallNames: readonly string[]) {
+    super('a material is in use')
+  }
+}
+
+/**
+ * Steps the wall's and the job's documents back or forward by one change. Not done where it would take away a
+ * material another wall is made of. Null when there is no such wall.
+ */
+export function stepWall(db: Database, ids: WallIds, way: 'undo' | 'redo'): StepOutcome | null {
   const found = findWall(db, ids)
   if (!found) return null
-  return db.transaction((tx) => {
-    const documents = [found.documentId, found.settingsId]
-    if (way === 'undo') undoNewest(tx, documents)
-    else redoNext(tx, documents)
-    return stateOf(tx, found.documentId, found.settingsId)
-  })
+  try {
+    return db.transaction((tx) => {
+      const documents = [found.documentId, found.settingsId]
+      if (way === 'undo') undoNewest(tx, documents)
+      else redoNext(tx, documents)
+      const state = stateOf(tx, found.documentId, found.settingsId)
+      const broken = wallsWithoutMaterial(tx, found.jobId, state.settings)
+      if (broken.length > 0) throw new StepRefused(broken)
+      return { kind: 'saved' as const, state }
+    })
+  } catch (error) {
+    if (error instanceof StepRefused) return { kind: 'inUse', wallNames: error.wallNames }
+    throw error
+  }
 }
 
 function nextPosition(db: Database, roomId: string): number {

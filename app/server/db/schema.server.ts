@@ -15,6 +15,8 @@ export const revisions = sqliteTable(
       .notNull()
       .references((): AnySQLiteColumn => documents.id),
     parent: integer('parent').references((): AnySQLiteColumn => revisions.id),
+    /** Revisions saved together carry one change: the newest revision there was before them, plus one. */
+    change: integer('change').notNull(),
     body: text('body').notNull(),
     createdAt: integer('created_at').notNull(),
   },

@@ -19,6 +19,7 @@ CREATE TABLE `revisions` (
 	`id` integer PRIMARY KEY AUTOINCREMENT NOT NULL,
 	`document_id` text NOT NULL,
 	`parent` integer,
+	`change` integer NOT NULL,
 	`body` text NOT NULL,
 	`created_at` integer NOT NULL,
 	FOREIGN KEY (`document_id`) REFERENCES `documents`(`id`) ON UPDATE no action ON DELETE no action,
