@@ -4,7 +4,7 @@ import { computePlan } from '~/core/computePlan'
 import { readJobFile } from '~/core/files/readJobFile'
 import { boardRequests, planBoards, planBoardsQuickly } from '~/core/stock'
 import { inches } from '~/length'
-import { startingDesign, startingSettings, type Workpiece } from '~/model'
+import { blankSurvey, startingDesign, startingSettings, type Workpiece } from '~/model'
 import { highsSolver } from '~/workers/highsSolver'
 
 function median(times: readonly number[]): number {
@@ -29,7 +29,7 @@ async function measure(name: string, runs: number, work: () => unknown) {
 const settings = startingSettings('inches', '1/16')
 const sixty: Workpiece = {
   wall: {
-    survey: { version: 1, width: inches(731.5), height: inches(97), baseboard: null, crown: null },
+    survey: { ...blankSurvey(), width: inches(731.5), height: inches(97) },
     design: { ...startingDesign(), spacing: { school: 'equalByCount', strips: 60, ends: 'gap' } },
   },
   settings,

@@ -1,6 +1,10 @@
 import { inches } from '~/length'
 import {
+  blankSurvey,
   type Design,
+  type LengthReadingKind,
+  type Reading,
+  type Thing,
   type Settings,
   startingDesign,
   startingSettings,
@@ -16,7 +20,7 @@ export function wallOf(
 ): Workpiece {
   return {
     wall: {
-      survey: { version: 1, width: inches(131), height: inches(95), baseboard: null, crown: null, ...survey },
+      survey: { ...blankSurvey(), width: inches(131), height: inches(95), ...survey },
       design: { ...startingDesign(), ...design },
     },
     settings: { ...startingSettings('inches', '1/16'), ...settings },
@@ -25,3 +29,34 @@ export function wallOf(
 
 export const keptBase = (height: number) =>
   ({ height: inches(height), thickness: inches(0.5), fate: 'keep' }) as const
+
+/** A reading for a test, taken with the tape. */
+export function reading(kind: LengthReadingKind, place: number, value: number): Reading {
+  return {
+    id: `${kind}-${place}-${value}`.replace(/[^A-Za-z0-9._-]/g, '_'),
+    method: 'tape',
+    takenAt: '2026-03-02T09:00:00Z',
+    kind,
+    place: inches(place),
+    value: inches(value),
+  } as Reading
+}
+
+/** A thing on the wall for a test, in inches. */
+export function thing(kind: Thing['kind'], left: number, bottom: number, width: number, height: number, more: Partial<Thing> = {}): Thing {
+  return {
+    id: `${kind}-${left}`.replace(/[^A-Za-z0-9._-]/g, '_'),
+    kind,
+    left: inches(left),
+    bottom: inches(bottom),
+    width: inches(width),
+    height: inches(height),
+    thickness: inches(0.5),
+    casing: inches(0),
+    fate: 'keep',
+    slope: null,
+    fromRight: null,
+    fromTop: null,
+    ...more,
+  }
+}

@@ -24,7 +24,7 @@ export function HeightHandle({ frame, x }: { frame: Frame; x: number }) {
       least={0}
       most={toInches(lines.ceiling)}
       x={x}
-      y={frame.toY(height)}
+      y={frame.toY(lines.base.at0 + height)}
       axis="y"
       palette={SCREEN}
       onGrip={() => (gripped.current = height)}

@@ -92,7 +92,8 @@ export function WallStage({
 
   const { layout } = plan
   const marks = new Map(runningMarks(layout, datum, tape).map((mark) => [mark.stripId, mark]))
-  const fromDatum = (at: number) => (datum === 'left' ? at : survey.width - at)
+  const { lines } = layout
+  const fromDatum = (at: number) => (datum === 'left' ? lines.left + at : lines.right - at)
   const rodStrips = layout.battens.flatMap((batten) => {
     const mark = marks.get(batten.id)?.[edge]
     return mark
@@ -110,7 +111,7 @@ export function WallStage({
   })
   const heights = heightMarks(layout, tape).map((mark) => ({
     id: mark.id,
-    at: mark.reading.exact,
+    at: lines.base.at0 + mark.reading.exact,
     label: formatLength(mark.reading.tick, wording.format),
     lit: mark.bandId !== undefined && mark.bandId === selected,
   }))

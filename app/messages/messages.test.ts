@@ -76,8 +76,8 @@ describe('findings speak the trade’s words, with numbers and where from', () =
 })
 
 test('pieces, ends, heights and board troubles have names', () => {
-  expect(pieceName({ stripId: 'batten-4', id: 'batten-4', number: 4 })).toBe('Batten 4')
-  expect(pieceName({ stripId: 'topRail', id: 'topRail-2', number: 2 })).toBe('Top rail, part 2')
+  expect(pieceName({ stripId: 'batten-4', id: 'batten-4' })).toBe('Batten 4')
+  expect(pieceName({ stripId: 'topRail', id: 'topRail-2' })).toBe('Top rail, part 2')
   expect(endCutName({ kind: 'miter', sawSettingDeg: 38.168, longEdge: 'left' })).toBe(
     'saw at 38.2°, left edge long',
   )

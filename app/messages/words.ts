@@ -45,10 +45,10 @@ export function stripName(stripId: string): string {
 }
 
 /** Batten 4; Top rail, part 2 for a piece of a joined rail. */
-export function pieceName(piece: { stripId: string; id: string; number: number }): string {
+export function pieceName(piece: { stripId: string; id: string }): string {
   return piece.id === piece.stripId
     ? stripName(piece.stripId)
-    : `${stripName(piece.stripId)}, part ${piece.number}`
+    : `${stripName(piece.stripId)}, part ${piece.id.slice(piece.stripId.length + 1)}`
 }
 
 /** one third, two thirds ... */

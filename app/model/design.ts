@@ -1,11 +1,22 @@
 import { z } from 'zod'
-import { inches } from '~/length'
+import { inches, ZERO } from '~/length'
 import { type LengthSchema, positive, storedLength } from './lengthSchema'
 import { idSchema } from './material'
 import { spacingSchema } from './spacing'
 
 /** The usual heights of a part-height layout, as parts of the wall's height. */
 export const HEIGHT_RULES = ['typed', 'third', 'half', 'twoThirds', 'full'] as const
+
+/** How rails take a floor that falls. */
+export const LEVEL_RULES = ['level', 'floor', 'ceiling', 'split'] as const
+export type LevelRule = (typeof LEVEL_RULES)[number]
+
+/** Ways of dealing with a batten thicker than its neighbor; those that change other things are edits of their own. */
+export const PROUD_WAYS = ['leave', 'backBevel', 'ledger'] as const
+
+/** Ways of fixing a strip. */
+export const FIXINGS = ['nails', 'nailsAndGlue', 'dabs', 'crossedNails', 'removable'] as const
+export type Fixing = (typeof FIXINGS)[number]
 
 /** What the trim on one wall is to be. */
 export function designSchema(length: LengthSchema) {
@@ -31,6 +42,15 @@ export function designSchema(length: LengthSchema) {
     ]),
     /** How a rail longer than the boards is joined. */
     railJoint: z.enum(['scarf', 'butt']),
+    /** What a falling floor does to the rails: dead level, along the floor, along the ceiling, half way. */
+    levelRule: z.enum(LEVEL_RULES).default('level'),
+    /** All strips moved along the wall from where the school puts them; to the right where positive. */
+    shift: length.default(ZERO),
+    /** How the strips meet a thing on the wall, by the thing's id; otherwise they end at it. */
+    meets: z.record(idSchema, z.enum(['notch', 'clear'])).default({}),
+    /** What is done where battens are thicker than the trim they stand on or end at. */
+    proud: z.enum(PROUD_WAYS).default('leave'),
+    fixing: z.enum(['proposed', ...FIXINGS]).default('proposed'),
   })
 }
 
@@ -62,5 +82,10 @@ export function startingDesign(): Design {
     cap: null,
     height: { rule: 'twoThirds' },
     railJoint: 'scarf',
+    levelRule: 'level',
+    shift: ZERO,
+    meets: {},
+    proud: 'leave',
+    fixing: 'proposed',
   }
 }

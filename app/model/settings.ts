@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { inches, tapesFor, TAPES, UNITS } from '~/length'
-import { type LengthSchema, storedLength } from './lengthSchema'
+import { type LengthSchema, notNegative, storedLength } from './lengthSchema'
 import { materialSchema } from './material'
 import { shopSchema, usualOffers } from './shop'
 import { STOCK_LIST } from './stockList'
@@ -15,6 +15,9 @@ export function settingsSchema(length: LengthSchema) {
       currency: z.string().regex(/^[A-Z]{3}$/),
       materials: z.array(materialSchema(length)).min(1).max(60),
       shop: shopSchema(length),
+      /** How far a chain of readings may miss its whole, and how far a piece may miss its place. */
+      closure: notNegative(length).default(inches(1 / 8)),
+      fit: notNegative(length).default(inches(1 / 16)),
     })
     .refine((settings) => tapesFor(settings.units).includes(settings.tape), {
       path: ['tape'],
@@ -34,6 +37,8 @@ export function startingSettings(units: Settings['units'], tape: Settings['tape'
     units,
     tape,
     currency: 'USD',
+    closure: inches(1 / 8),
+    fit: inches(1 / 16),
     materials: [...STOCK_LIST],
     shop: {
       kerf: inches(1 / 8),

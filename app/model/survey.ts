@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { inches } from '~/length'
 import { type LengthSchema, notNegative, positive, storedLength } from './lengthSchema'
+import { behindSchema, NOT_WALKED, overruledSchema, readingSchema, thingSchema, walkRoundSchema } from './reading'
 
 /** What runs along the wall's foot or head: how high, how thick, and whether it stays. */
 function runningTrim(length: LengthSchema) {
@@ -11,7 +12,10 @@ function runningTrim(length: LengthSchema) {
   })
 }
 
-/** The wall as measured. Width along the floor from the left corner; heights from the finished floor. */
+/**
+ * The wall as measured. `width` and `height` are the wall's in round terms: along the floor from the left
+ * corner, and from the finished floor there. Readings say how it really is; without any it is true and square.
+ */
 export function surveySchema(length: LengthSchema) {
   return z.strictObject({
     version: z.literal(1),
@@ -19,6 +23,11 @@ export function surveySchema(length: LengthSchema) {
     height: positive(length),
     baseboard: runningTrim(length).nullable(),
     crown: runningTrim(length).nullable(),
+    readings: z.array(readingSchema(length)).max(400).default([]),
+    things: z.array(thingSchema(length)).max(100).default([]),
+    behind: behindSchema(length).default({ studs: [], wallboard: inches(0.5), keepOuts: [] }),
+    walkRound: walkRoundSchema.default(NOT_WALKED),
+    overruled: z.array(overruledSchema).max(60).default([]),
   })
 }
 
@@ -33,5 +42,16 @@ export const storedSurvey = surveySchema(storedLength)
 
 /** A wall nobody has measured yet: round figures, to be overwritten. */
 export function blankSurvey(): Survey {
-  return { version: 1, width: inches(120), height: inches(96), baseboard: null, crown: null }
+  return {
+    version: 1,
+    width: inches(120),
+    height: inches(96),
+    baseboard: null,
+    crown: null,
+    readings: [],
+    things: [],
+    behind: { studs: [], wallboard: inches(0.5), keepOuts: [] },
+    walkRound: NOT_WALKED,
+    overruled: [],
+  }
 }

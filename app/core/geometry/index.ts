@@ -1,1 +1,2 @@
 export * from './point'
+export * from './convex'

@@ -1,7 +1,10 @@
-import { type Length, nearestNanometer, subtractLengths } from '~/length'
+import { type Length, nearestNanometer } from '~/length'
 import type { Design, Settings } from '~/model'
-import { type Piece, placePiece, splitRun } from '../pieces'
-import type { Band, Layout } from './layout'
+import { type Line, movedFrom, unitVector } from '../geometry'
+import { meetings, type Piece, placePiece, splitRun, type StripSpec, treatmentOf } from '../pieces'
+import { profileAt } from '../survey/profile'
+import { onLine } from '../survey/wallLines'
+import type { Band, BattenPlace, Layout } from './layout'
 
 /** The longest usable length among the boards on sale in a material; null when none is listed. */
 export function longestBoard(settings: Settings, material: string): Length | null {
@@ -11,51 +14,167 @@ export function longestBoard(settings: Settings, material: string): Length | nul
   return lengths.length === 0 ? null : nearestNanometer(Math.max(...lengths))
 }
 
-function cutBattens(layout: Layout): (Piece | null)[] {
-  if (layout.battenHead <= layout.battenFoot) return []
-  return layout.battens.map(({ id, number, left, right }) =>
-    placePiece({
-      id,
-      stripId: id,
-      role: 'batten',
-      number,
-      materialId: layout.battenMaterial.id,
-      faceWidth: layout.battenMaterial.width,
-      center: { x: (left + right) / 2, y: 0 },
-      directionDeg: 90,
-      startLine: { through: { x: 0, y: layout.battenFoot }, directionDeg: 0 },
-      endLine: { through: { x: 0, y: layout.battenHead }, directionDeg: 0 },
-    }),
+/** The shortest piece worth cutting. */
+const SHORTEST = 6_350_000 // 1/4 in
+
+function angleOf(slope: number): number {
+  return slope === 0 ? 0 : (Math.atan(slope) * 180) / Math.PI
+}
+
+/** The line through two points of the wall. */
+function lineThrough(a: { x: number; y: number }, b: { x: number; y: number }): Line {
+  if (a.y === b.y) return { through: a, directionDeg: 0 }
+  if (a.x === b.x) return { through: a, directionDeg: 90 }
+  return { through: a, directionDeg: (Math.atan2(b.y - a.y, b.x - a.x) * 180) / Math.PI }
+}
+
+/** A batten before it meets anything: from base or bottom rail up to the head, at its own place. */
+export function battenStrip(layout: Layout, batten: BattenPlace): StripSpec {
+  const { lines, shape, battenMaterial } = layout
+  const standsOnFloor = !layout.bands.some(({ id }) => id === 'bottomRail')
+  const head = (x: number) => ({ x, y: onLine(lines.base, x) + layout.battenHead })
+  // on floor or baseboard it follows the real floor; on a rail it follows the rail
+  const foot = (x: number) => ({
+    x,
+    y: (standsOnFloor ? profileAt(shape.floor, x) : onLine(lines.base, x)) + layout.battenFoot,
+  })
+  return {
+    stripId: batten.id,
+    role: 'batten',
+    number: batten.number,
+    materialId: battenMaterial.id,
+    faceWidth: battenMaterial.width,
+    center: { x: (batten.left + batten.right) / 2, y: 0 },
+    directionDeg: 90,
+    startLine: lineThrough(foot(batten.left), foot(batten.right)),
+    endLine: lineThrough(head(batten.left), head(batten.right)),
+  }
+}
+
+/** A rail or cap before it meets anything: from end to end of the wall at its own height. */
+export function bandStrip(layout: Layout, band: Band): StripSpec {
+  const { base } = layout.lines
+  const { left, right } = layout.shape
+  const low = base.at0 + band.bottom
+  const high = base.at0 + band.top
+  const end = (side: typeof left) => lineThrough({ x: profileAt(side, low), y: low }, { x: profileAt(side, high), y: high })
+  return {
+    stripId: band.id,
+    role: band.id,
+    number: 1,
+    materialId: band.material.id,
+    faceWidth: nearestNanometer(band.top - band.bottom),
+    center: { x: 0, y: (low + high) / 2 },
+    directionDeg: angleOf(base.slope),
+    startLine: end(left),
+    endLine: end(right),
+  }
+}
+
+interface Part {
+  readonly startLine: Line
+  readonly endLine: Line
+}
+
+/** Parts of a strip between the things that end it. */
+function partsOf(strip: StripSpec, layout: Layout, design: Design): { parts: Part[]; notched: ReturnType<typeof meetings> } {
+  const whole = placePiece({ ...strip, id: strip.stripId })
+  if (!whole) return { parts: [], notched: [] }
+  const start = startAlong(whole, strip)
+  const found = meetings(strip, layout.obstacles).filter(
+    ({ from, to }) => to > start && from < start + whole.longLength,
+  )
+  const parts: Part[] = []
+  let startLine = strip.startLine
+  let reached = start
+  for (const meeting of found) {
+    if (treatmentOf(meeting, design.meets) !== 'end' || meeting.to <= reached) continue
+    if (meeting.from > reached) parts.push({ startLine, endLine: meeting.entry })
+    startLine = meeting.exit
+    reached = meeting.to
+  }
+  parts.push({ startLine, endLine: strip.endLine })
+  return { parts, notched: found.filter((meeting) => treatmentOf(meeting, design.meets) === 'notch') }
+}
+
+/** Cuts one strip: ended, notched, and joined where it outgrows the boards. */
+function cutStrip(strip: StripSpec, layout: Layout, design: Design, settings: Settings, thickness: Length): Piece[] {
+  const { parts, notched } = partsOf(strip, layout, design)
+  const longest = longestBoard(settings, strip.materialId)
+  const pieces: Piece[] = []
+  const place = (part: Part, scarfs: Pick<Parameters<typeof placePiece>[0], 'startScarf' | 'endScarf'>) => {
+    const bare = placePiece({ ...strip, ...part, ...scarfs, id: strip.stripId, squareWithin: settings.fit })
+    if (!bare || bare.longLength < SHORTEST) return
+    const inside = notched.filter(({ from, to }) => overlapsAlong(bare, strip, from, to))
+    const piece =
+      inside.length === 0
+        ? bare
+        : placePiece({
+            ...strip,
+            ...part,
+            ...scarfs,
+            id: strip.stripId,
+            squareWithin: settings.fit,
+            notches: inside.map(({ from, to, depth, side }) => ({ from, to, depth, edge: side })),
+          })
+    if (piece) pieces.push(piece)
+  }
+  for (const part of parts) {
+    const whole = placePiece({ ...strip, ...part, id: strip.stripId })
+    if (!whole) continue
+    if (strip.role === 'batten' || longest === null || whole.cutLength <= longest) {
+      place(part, {})
+      continue
+    }
+    const from = startAlong(whole, strip)
+    const runs = splitRun(nearestNanometer(from), nearestNanometer(from + whole.longLength), longest, design.railJoint, thickness)
+    runs.forEach((run, i) => {
+      const across = (at: number): Line => ({
+        through: movedFrom(strip.center, strip.directionDeg, at, 0),
+        directionDeg: strip.directionDeg + 90,
+      })
+      place(
+        {
+          startLine: i === 0 ? part.startLine : across(run.from),
+          endLine: i === runs.length - 1 ? part.endLine : across(run.to),
+        },
+        {
+          ...(run.start.kind === 'scarf' ? { startScarf: run.start } : {}),
+          ...(run.end.kind === 'scarf' ? { endScarf: run.end } : {}),
+        },
+      )
+    })
+  }
+  if (pieces.length < 2) return pieces
+  return pieces.map((piece, i) => ({
+    ...piece,
+    id: `${strip.stripId}-${i + 1}`,
+    number: strip.role === 'batten' ? piece.number : i + 1,
+  }))
+}
+
+function startAlong(piece: Piece, strip: StripSpec): number {
+  const along = unitVector(strip.directionDeg)
+  return Math.min(
+    ...piece.polygon.map(({ x, y }) => (x - strip.center.x) * along.x + (y - strip.center.y) * along.y),
   )
 }
 
-function cutBand(band: Band, layout: Layout, design: Design, settings: Settings): (Piece | null)[] {
-  const { left, right } = layout.lines
-  const longest = longestBoard(settings, band.material.id) ?? subtractLengths(right, left)
-  const parts = splitRun(left, right, longest, design.railJoint, band.material.thickness)
-  return parts.map((part, i) =>
-    placePiece({
-      id: parts.length === 1 ? band.id : `${band.id}-${i + 1}`,
-      stripId: band.id,
-      role: band.id,
-      number: i + 1,
-      materialId: band.material.id,
-      faceWidth: subtractLengths(band.top, band.bottom),
-      center: { x: 0, y: (band.bottom + band.top) / 2 },
-      directionDeg: 0,
-      startLine: { through: { x: part.from, y: 0 }, directionDeg: 90 },
-      endLine: { through: { x: part.to, y: 0 }, directionDeg: 90 },
-      ...(part.start.kind === 'scarf' ? { startScarf: part.start } : {}),
-      ...(part.end.kind === 'scarf' ? { endScarf: part.end } : {}),
-    }),
-  )
+function overlapsAlong(piece: Piece, strip: StripSpec, from: number, to: number): boolean {
+  const start = startAlong(piece, strip)
+  return from < start + piece.longLength && to > start
 }
 
 /** Cuts a layout into pieces: battens left to right, then the bands from the foot up. */
 export function cutLayout(layout: Layout, design: Design, settings: Settings): Piece[] {
-  const pieces = [
-    ...cutBattens(layout),
-    ...layout.bands.flatMap((band) => cutBand(band, layout, design, settings)),
-  ]
-  return pieces.filter((piece) => piece !== null)
+  const battens =
+    layout.battenHead <= layout.battenFoot
+      ? []
+      : layout.battens.flatMap((batten) =>
+          cutStrip(battenStrip(layout, batten), layout, design, settings, layout.battenMaterial.thickness),
+        )
+  const bands = layout.bands.flatMap((band) =>
+    cutStrip(bandStrip(layout, band), layout, design, settings, band.material.thickness),
+  )
+  return [...battens, ...bands]
 }

@@ -1,7 +1,9 @@
 import { addLengths, type Length, subtractLengths, ZERO } from '~/length'
 import type { Design, Material, Settings, Survey } from '~/model'
-import { type Placement, placeStrips, type SpacingIssue } from '../spacing'
+import { type Placement, placeStrips, shiftPlacement, type SpacingIssue } from '../spacing'
+import { type Obstacle, obstaclesOf } from '../survey/obstacles'
 import { partOfHeight, type WallLines, wallLines } from '../survey/wallLines'
+import { type WallShape, wallShape } from '../survey/wallShape'
 
 /** A horizontal member: its face between two heights. */
 export interface Band {
@@ -19,8 +21,10 @@ export interface BattenPlace {
   readonly right: Length
 }
 
-/** Where everything goes, before anything is cut. Wall units: nanometers from left end and floor. */
+/** Where everything goes, before anything is cut. Distances from the left corner, heights above the base line. */
 export interface Layout {
+  readonly shape: WallShape
+  readonly obstacles: readonly Obstacle[]
   readonly lines: WallLines
   readonly battenMaterial: Material
   /** Where the battens stand and where they end. */
@@ -59,7 +63,8 @@ function heightByRule(survey: Survey, design: Design, settings: Settings, lines:
 
 /** Lays out a batten wall. Never fails: what cannot be is left out and told as an issue or by the findings. */
 export function layOut(survey: Survey, design: Design, settings: Settings): Layout {
-  const lines = wallLines(survey)
+  const shape = wallShape(survey)
+  const lines = wallLines(survey, shape, design.levelRule)
   const battenMaterial = materialOf(settings, design.battenMaterial)
   const height = heightByRule(survey, design, settings, lines)
   const bands: Band[] = []
@@ -79,9 +84,12 @@ export function layOut(survey: Survey, design: Design, settings: Settings): Layo
   const top = addLengths(height, capHeight(design, settings))
   if (design.cap)
     bands.push({ id: 'cap', material: materialOf(settings, design.cap.material), bottom: height, top })
-  const placed = placeStrips(design.spacing, survey.width, battenMaterial.width)
-  const placement = placed.ok ? placed.value : null
+  const span = subtractLengths(lines.right, lines.left)
+  const placed = placeStrips(design.spacing, span, battenMaterial.width)
+  const placement = placed.ok ? shiftPlacement(placed.value, design.shift) : null
   return {
+    shape,
+    obstacles: obstaclesOf(survey),
     lines,
     battenMaterial,
     battenFoot,
@@ -91,11 +99,11 @@ export function layOut(survey: Survey, design: Design, settings: Settings): Layo
     bands,
     placement,
     spacingIssue: placed.ok ? null : placed.issue,
-    battens: (placement?.nearEdges ?? []).map((left, i) => ({
+    battens: (placement?.nearEdges ?? []).map((edge, i) => ({
       id: `batten-${i + 1}`,
       number: i + 1,
-      left,
-      right: addLengths(left, battenMaterial.width),
+      left: addLengths(lines.left, edge),
+      right: addLengths(lines.left, edge, battenMaterial.width),
     })),
   }
 }

@@ -1,9 +1,18 @@
+import polygonClipping from 'polygon-clipping'
 import { type Length, nearestNanometer } from '~/length'
 import { crossing, type Line, movedFrom, type Point, type Polygon, roundPoint, unitVector } from '../geometry'
 import { type EndCut, SQUARE } from './endCut'
 
 export const ROLES = ['batten', 'topRail', 'bottomRail', 'cap'] as const
 export type Role = (typeof ROLES)[number]
+
+/** A rectangle cut out of an edge: from where to where from the piece's start, how deep, from which edge. */
+export interface Notch {
+  readonly from: Length
+  readonly to: Length
+  readonly depth: Length
+  readonly edge: 'left' | 'right'
+}
 
 /** One piece of trim where it sits on the wall. The polygon is its visible face in wall units. */
 export interface Piece {
@@ -20,6 +29,8 @@ export interface Piece {
   readonly polygon: Polygon
   readonly start: EndCut
   readonly end: EndCut
+  /** Cut out of an edge, to go round something. */
+  readonly notches: readonly Notch[]
   /** Visible face, long point to long point. */
   readonly longLength: Length
   /** Visible face, short point to short point. */
@@ -44,6 +55,10 @@ export interface PieceSpec {
   /** Cuts through the thickness, which the face does not show. */
   readonly startScarf?: EndCut
   readonly endScarf?: EndCut
+  /** In distances along the strip from its centre point. */
+  readonly notches?: readonly { from: number; to: number; depth: number; edge: 'left' | 'right' }[]
+  /** A lean of an end smaller than this is cut square and left to the caulk. */
+  readonly squareWithin?: number
 }
 
 function along(point: Point, from: Point, directionDeg: number): number {
@@ -54,15 +69,29 @@ function along(point: Point, from: Point, directionDeg: number): number {
 /** Differences of edge ends below a hundredth of a millimeter are a square cut. */
 const SQUARE_WITHIN = 10_000
 
-function faceCut(leftAt: number, rightAt: number, width: number, isStart: boolean): EndCut {
+function faceCut(leftAt: number, rightAt: number, width: number, isStart: boolean, squareWithin: number): EndCut {
   const lean = leftAt - rightAt
-  if (Math.abs(lean) < SQUARE_WITHIN) return SQUARE
+  if (Math.abs(lean) < squareWithin) return SQUARE
   const leftIsLong = isStart ? lean < 0 : lean > 0
   return {
     kind: 'miter',
     sawSettingDeg: (Math.atan(Math.abs(lean) / width) * 180) / Math.PI,
     longEdge: leftIsLong ? 'left' : 'right',
   }
+}
+
+/** The face less its notches, by the polygon library. */
+function cutOut(face: Polygon, { center, directionDeg, faceWidth, notches = [] }: PieceSpec): Polygon {
+  const ring = (polygon: Polygon): [number, number][] => polygon.map(({ x, y }) => [x, y])
+  const holes = notches.map(({ from, to, depth, edge }) => {
+    const outer = edge === 'left' ? faceWidth : -faceWidth
+    const inner = edge === 'left' ? faceWidth / 2 - depth : depth - faceWidth / 2
+    const corner = (along: number, left: number) => movedFrom(center, directionDeg, along, left)
+    return [ring([corner(from, inner), corner(to, inner), corner(to, outer), corner(from, outer)])]
+  })
+  if (holes.length === 0) return face
+  const [left] = polygonClipping.difference([ring(face)], ...holes)
+  return (left?.[0] ?? []).slice(0, -1).map(([x, y]) => roundPoint({ x, y }))
 }
 
 function hiddenBy(cut: EndCut): number {
@@ -91,8 +120,9 @@ export function placePiece(spec: PieceSpec): Piece | null {
   const shortLength = Math.min(at(leftEnd), at(rightEnd)) - Math.max(at(leftStart), at(rightStart))
   const longLength = Math.max(at(leftEnd), at(rightEnd)) - Math.min(at(leftStart), at(rightStart))
   if (at(leftEnd) < at(leftStart) || at(rightEnd) < at(rightStart) || longLength <= 0) return null
-  const start = spec.startScarf ?? faceCut(at(leftStart), at(rightStart), faceWidth, true)
-  const end = spec.endScarf ?? faceCut(at(leftEnd), at(rightEnd), faceWidth, false)
+  const within = Math.max(SQUARE_WITHIN, spec.squareWithin ?? 0)
+  const start = spec.startScarf ?? faceCut(at(leftStart), at(rightStart), faceWidth, true, within)
+  const end = spec.endScarf ?? faceCut(at(leftEnd), at(rightEnd), faceWidth, false, within)
   return {
     id: spec.id,
     stripId: spec.stripId,
@@ -101,7 +131,16 @@ export function placePiece(spec: PieceSpec): Piece | null {
     materialId: spec.materialId,
     faceWidth,
     directionDeg,
-    polygon: [rightStart, rightEnd, leftEnd, leftStart],
+    polygon: cutOut([rightStart, rightEnd, leftEnd, leftStart], spec),
+    notches: (spec.notches ?? []).map(({ from, to, depth, edge: side }) => {
+      const zero = Math.min(at(leftStart), at(rightStart))
+      return {
+        from: nearestNanometer(Math.max(0, from - zero)),
+        to: nearestNanometer(Math.min(longLength, to - zero)),
+        depth: nearestNanometer(depth),
+        edge: side,
+      }
+    }),
     start,
     end,
     longLength: nearestNanometer(longLength),

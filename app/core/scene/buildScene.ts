@@ -1,11 +1,18 @@
-import type { Survey } from '~/model'
+import type { Survey, Thing } from '~/model'
 import type { Plan } from '../computePlan'
-import { type Polygon, rectangle } from '../geometry'
+import type { Polygon } from '../geometry'
 import type { Role } from '../pieces'
+import { keepOutsOf } from '../survey/keepOuts'
+import { isPlate, outlineOf } from '../survey/obstacles'
+import { bendsWithin, type Profile, profileAt } from '../survey/profile'
+import { wallOutline } from '../survey/wallShape'
+import { onLine } from '../survey/wallLines'
 
 /** One thing on the drawing, in wall units, y up. Ids are stable while the thing keeps its place in the plan. */
 export type SceneNode =
   | { readonly kind: 'wall'; readonly id: string; readonly polygon: Polygon }
+  /** The wall with its deviations made larger for the eye. */
+  | { readonly kind: 'deviation'; readonly id: string; readonly polygon: Polygon; readonly times: number }
   /** The part of the wall the layout covers, painted with it. */
   | { readonly kind: 'field'; readonly id: string; readonly polygon: Polygon }
   | {
@@ -22,13 +29,15 @@ export type SceneNode =
       readonly polygon: Polygon
     }
   | {
-      readonly kind: 'gap'
+      readonly kind: 'thing'
       readonly id: string
-      readonly left: number
-      readonly right: number
-      readonly bottom: number
-      readonly top: number
+      readonly thing: Thing['kind']
+      readonly outline: Polygon
+      readonly inner: { readonly left: number; readonly right: number; readonly bottom: number; readonly top: number }
+      readonly kept: boolean
     }
+  | { readonly kind: 'stud'; readonly id: string; readonly x: number; readonly bottom: number; readonly top: number }
+  | { readonly kind: 'keepOut'; readonly id: string; readonly polygon: Polygon }
 
 /** The drawing as plain data. `width` and `height` are the wall's. */
 export interface Scene {
@@ -37,61 +46,77 @@ export interface Scene {
   readonly nodes: readonly SceneNode[]
 }
 
-function runningNodes(survey: Survey): SceneNode[] {
-  const { baseboard, crown, width, height } = survey
+function along(profile: Profile, width: number, lift: number): { x: number; y: number }[] {
+  return bendsWithin(profile, 0, width).map((x) => ({ x, y: profileAt(profile, x) + lift }))
+}
+
+function runningNodes({ layout }: Plan, survey: Survey): SceneNode[] {
+  const { baseboard, crown, width } = survey
+  const { floor, ceiling } = layout.shape
   const nodes: SceneNode[] = []
   if (baseboard)
     nodes.push({
       kind: 'running',
       id: 'baseboard',
       kept: baseboard.fate === 'keep',
-      polygon: rectangle(0, 0, width, baseboard.height),
+      polygon: [...along(floor, width, 0), ...along(floor, width, baseboard.height).reverse()],
     })
   if (crown)
     nodes.push({
       kind: 'running',
       id: 'crown',
       kept: crown.fate === 'keep',
-      polygon: rectangle(0, height - crown.height, width, height),
+      polygon: [...along(ceiling, width, -crown.height), ...along(ceiling, width, 0).reverse()],
     })
   return nodes
 }
 
-function fieldNodes({ layout }: Plan, survey: Survey): SceneNode[] {
-  const top = Math.min(layout.top, layout.lines.headLine)
-  if (top <= layout.lines.baseTop) return []
-  return [{ kind: 'field', id: 'field', polygon: rectangle(0, layout.lines.baseTop, survey.width, top) }]
+function fieldNodes({ layout }: Plan): SceneNode[] {
+  const { lines, shape } = layout
+  const top = Math.min(layout.top, lines.headLine)
+  if (top <= lines.baseTop || lines.right <= lines.left) return []
+  const low = along(shape.floor, lines.right, lines.baseTop)
+  const upper = [lines.right, lines.left].map((x) => ({ x, y: onLine(lines.base, x) + top }))
+  return [{ kind: 'field', id: 'field', polygon: [...low, ...upper] }]
 }
 
-/** Draws a plan: the wall, what stays on it, the strips, and the spaces between them. */
+/** How much larger a deviation is drawn on demand. */
+const EXAGGERATION = 10
+
+/** Draws a plan: the wall as it is, what stands on it and behind it, and the strips. */
 export function buildScene(plan: Plan, survey: Survey): Scene {
-  const { layout } = plan
-  const edges = [
-    0,
-    ...layout.battens.flatMap((batten) => [batten.left as number, batten.right as number]),
-    survey.width as number,
-  ]
-  const gaps: SceneNode[] = []
-  for (let i = 0; i + 1 < edges.length && layout.battens.length > 0; i += 2) {
-    const [left, right] = [edges[i] ?? 0, edges[i + 1] ?? 0]
-    if (right > left)
-      gaps.push({
-        kind: 'gap',
-        id: `gap-${i / 2}`,
-        left,
-        right,
-        bottom: layout.battenFoot,
-        top: layout.battenHead,
-      })
-  }
+  const { shape } = plan.layout
+  const things = survey.things.map((thing): SceneNode => ({
+    kind: 'thing',
+    id: thing.id,
+    thing: thing.kind,
+    outline: outlineOf(thing),
+    inner: {
+      left: thing.left,
+      right: thing.left + thing.width,
+      bottom: thing.bottom,
+      top: thing.bottom + thing.height,
+    },
+    kept: thing.fate !== 'remove',
+  }))
+  // plates lie on top of the strips, so that a clash is seen
+  const isPlateNode = (node: SceneNode) => node.kind === 'thing' && isPlate(node.thing)
   return {
     width: survey.width,
     height: survey.height,
     nodes: [
-      { kind: 'wall', id: 'wall', polygon: rectangle(0, 0, survey.width, survey.height) },
-      ...fieldNodes(plan, survey),
-      ...runningNodes(survey),
-      ...gaps,
+      { kind: 'wall', id: 'wall', polygon: wallOutline(shape, survey) },
+      ...fieldNodes(plan),
+      ...survey.behind.studs.map((x, i): SceneNode => ({
+        kind: 'stud',
+        id: `stud-${i + 1}`,
+        x,
+        bottom: profileAt(shape.floor, x),
+        top: profileAt(shape.ceiling, x),
+      })),
+      ...keepOutsOf(survey).map(({ id, outline }): SceneNode => ({ kind: 'keepOut', id, polygon: outline })),
+      ...runningNodes(plan, survey),
+      ...things.filter((node) => !isPlateNode(node)),
       ...plan.pieces.map((piece): SceneNode => ({
         kind: 'strip',
         id: piece.id,
@@ -99,6 +124,13 @@ export function buildScene(plan: Plan, survey: Survey): Scene {
         role: piece.role,
         polygon: piece.polygon,
       })),
+      ...things.filter(isPlateNode),
+      {
+        kind: 'deviation',
+        id: 'deviation',
+        polygon: wallOutline(shape, survey, EXAGGERATION),
+        times: EXAGGERATION,
+      },
     ],
   }
 }

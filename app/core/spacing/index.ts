@@ -8,7 +8,7 @@ import type { Placement, SpacingIssue } from './placement'
 
 export { equalGap } from './equalGaps'
 export { choicesAround, clearWish, type CountChoice, countChoices, nearestChoice } from './nearWish'
-export type { Placement, SpacingIssue } from './placement'
+export { type Placement, shiftPlacement, type SpacingIssue } from './placement'
 
 /** Places strips of a width on a span by the chosen school. Positions from the span's left end. */
 export function placeStrips(

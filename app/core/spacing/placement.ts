@@ -62,3 +62,15 @@ export function placementAt(
       .map((edge, i) => subtractLengths(edge, nearestNanometer((nearEdges[i] ?? 0) + stripWidth))),
   })
 }
+
+/** The same strips moved along the span, as far as its ends let them; the closing sum still holds. */
+export function shiftPlacement(placement: Placement, by: Length): Placement {
+  const moved = nearestNanometer(Math.min(Math.max(by, -placement.leftEnd), placement.rightEnd))
+  if (moved === 0) return placement
+  return {
+    ...placement,
+    nearEdges: placement.nearEdges.map((edge) => nearestNanometer(edge + moved)),
+    leftEnd: nearestNanometer(placement.leftEnd + moved),
+    rightEnd: nearestNanometer(placement.rightEnd - moved),
+  }
+}

@@ -1,6 +1,7 @@
 import type { Scene, SceneNode } from '~/core/scene/buildScene'
 import { type Frame, svgPoints } from './frame'
 import type { Palette } from './palette'
+import { ThingView } from './ThingView'
 
 export interface SceneViewProps {
   readonly scene: Scene
@@ -9,6 +10,10 @@ export interface SceneViewProps {
   readonly selected: string | null
   /** Strips a finding speaks of, circled in red pencil. */
   readonly flagged: ReadonlySet<string>
+  /** Keep-outs shown. */
+  readonly behind?: boolean
+  /** The wall's deviations shown, made larger. */
+  readonly deviation?: boolean
   readonly onPoint?: (stripId: string | null) => void
   readonly onPick?: (stripId: string) => void
 }
@@ -88,8 +93,45 @@ export function SceneView(props: SceneViewProps) {
             )
           case 'strip':
             return <StripView key={node.id} node={node} {...props} />
-          case 'gap':
-            return null
+          case 'thing':
+            return <ThingView key={node.id} node={node} frame={frame} palette={palette} />
+          case 'stud':
+            return (
+              <line
+                key={node.id}
+                x1={frame.toX(node.x)}
+                x2={frame.toX(node.x)}
+                y1={frame.toY(node.bottom)}
+                y2={frame.toY(node.top)}
+                stroke={palette.soft}
+                strokeDasharray="1.5 6"
+              />
+            )
+          case 'keepOut':
+            return props.behind ? (
+              <polygon
+                key={node.id}
+                points={svgPoints(node.polygon, frame)}
+                fill={palette.red}
+                fillOpacity={0.13}
+                stroke={palette.red}
+                strokeDasharray="3 4"
+                strokeWidth={0.75}
+                pointerEvents="none"
+              />
+            ) : null
+          case 'deviation':
+            return props.deviation ? (
+              <polygon
+                key={node.id}
+                points={svgPoints(node.polygon, frame)}
+                fill="none"
+                stroke={palette.red}
+                strokeWidth={2}
+                strokeDasharray="9 5"
+                pointerEvents="none"
+              />
+            ) : null
         }
       })}
     </g>

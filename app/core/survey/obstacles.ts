@@ -1,0 +1,56 @@
+import { OPENINGS, PLATES, type Survey, type Thing } from '~/model'
+import { type Polygon, rectangle } from '../geometry'
+
+/** Something a strip can meet: its outline with casing, and what sort of thing it is. */
+export interface Obstacle {
+  readonly id: string
+  readonly kind: Thing['kind']
+  readonly outline: Polygon
+  readonly thickness: number
+  readonly fate: Thing['fate']
+  readonly plate: boolean
+}
+
+export function isOpening(kind: Thing['kind']): boolean {
+  return (OPENINGS as readonly string[]).includes(kind)
+}
+
+export function isPlate(kind: Thing['kind']): boolean {
+  return (PLATES as readonly string[]).includes(kind)
+}
+
+/** The outline a thing takes on the wall, casing included; of a sloped cut-off the triangle that is missing. */
+export function outlineOf(thing: Thing): Polygon {
+  const { left, bottom, width, height, casing } = thing
+  const right = left + width
+  const top = bottom + height
+  if (thing.kind === 'cutOff' && thing.slope !== null) {
+    // a slope that starts at the floor is a stair and takes what is below it, else it takes what is above
+    const below = bottom <= 0
+    const [low, high] = [bottom, top]
+    if (below)
+      return thing.slope === 'risesRight'
+        ? [{ x: left, y: low }, { x: right, y: low }, { x: right, y: high }]
+        : [{ x: left, y: low }, { x: right, y: low }, { x: left, y: high }]
+    return thing.slope === 'risesRight'
+      ? [{ x: left, y: low }, { x: right, y: high }, { x: left, y: high }]
+      : [{ x: right, y: low }, { x: right, y: high }, { x: left, y: high }]
+  }
+  // a door's casing stands on the floor
+  const under = thing.kind === 'door' ? 0 : casing
+  return rectangle(left - casing, bottom - under, right + casing, top + casing)
+}
+
+/** What stays on the wall and strips can meet. */
+export function obstaclesOf(survey: Survey): Obstacle[] {
+  return survey.things
+    .filter(({ fate }) => fate !== 'remove')
+    .map((thing) => ({
+      id: thing.id,
+      kind: thing.kind,
+      outline: outlineOf(thing),
+      thickness: thing.thickness,
+      fate: thing.fate,
+      plate: isPlate(thing.kind),
+    }))
+}

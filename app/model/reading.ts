@@ -1,0 +1,128 @@
+import { z } from 'zod'
+import type { LengthSchema } from './lengthSchema'
+import { notNegative, positive } from './lengthSchema'
+import { idSchema } from './material'
+
+/** How a reading came about. */
+export const METHODS = ['tape', 'laser', 'finder', 'file'] as const
+
+const when = z.iso.datetime()
+
+/**
+ * One reading of the wall. `place` is a height from the floor for a width or a plumb reading, a distance from
+ * the left corner for a height or a fall. A later reading of the same kind and place is the one that counts;
+ * the earlier ones are kept.
+ */
+export function readingSchema(length: LengthSchema) {
+  const common = { id: idSchema, method: z.enum(METHODS), takenAt: when }
+  return z.discriminatedUnion('kind', [
+    /** Corner to corner at a height. */
+    z.strictObject({ ...common, kind: z.literal('width'), place: notNegative(length), value: length }),
+    /** Floor to ceiling at a distance from the left corner. */
+    z.strictObject({ ...common, kind: z.literal('height'), place: notNegative(length), value: length }),
+    /** How far the floor lies below a level line through the floor at the left corner; negative where it rises. */
+    z.strictObject({ ...common, kind: z.literal('floorFall'), place: notNegative(length), value: length }),
+    /** The same for the ceiling, against a level line through the ceiling at the left corner. */
+    z.strictObject({ ...common, kind: z.literal('ceilingFall'), place: notNegative(length), value: length }),
+    /** How far an end leans into the wall at a height, against a plumb line from its foot; negative outwards. */
+    z.strictObject({ ...common, kind: z.literal('plumbLeft'), place: notNegative(length), value: length }),
+    z.strictObject({ ...common, kind: z.literal('plumbRight'), place: notNegative(length), value: length }),
+    /** The angle of a corner, with the wall beside it, in degrees. */
+    z.strictObject({
+      ...common,
+      kind: z.enum(['cornerLeft', 'cornerRight']),
+      turn: z.enum(['inside', 'outside']),
+      deg: z.number().gt(0).lt(360),
+    }),
+  ])
+}
+
+export type Reading = z.output<ReturnType<typeof readingSchema>>
+export type ReadingKind = Reading['kind']
+export type LengthReading = Extract<Reading, { place: unknown }>
+export type LengthReadingKind = LengthReading['kind']
+
+/** What can stand on a wall. Openings carry casing; plates are the covers of electrical boxes and vents. */
+export const OPENINGS = ['window', 'door'] as const
+export const PLATES = ['outlet', 'switch', 'thermostat', 'vent', 'sconce'] as const
+export const TRIMS = ['sideTrim', 'chairRail', 'ledge', 'stool', 'shelf', 'cutOff'] as const
+export const THING_KINDS = [...OPENINGS, ...PLATES, ...TRIMS] as const
+export type ThingKind = (typeof THING_KINDS)[number]
+
+/**
+ * Something on the wall: the rectangle it takes, from the left corner and the floor, casing not counted.
+ * A `cutOff` is a part of the wall that is not there: a rectangle, or with `slope` the triangle above or below
+ * its diagonal (attic or stair). `fromRight` and `fromTop` are second readings that must close on the whole.
+ */
+export function thingSchema(length: LengthSchema) {
+  return z.strictObject({
+    id: idSchema,
+    kind: z.enum(THING_KINDS),
+    left: length,
+    bottom: length,
+    width: positive(length),
+    height: positive(length),
+    thickness: notNegative(length),
+    casing: notNegative(length),
+    fate: z.enum(['keep', 'remove', 'cutRound']),
+    slope: z.enum(['risesLeft', 'risesRight']).nullable(),
+    fromRight: length.nullable(),
+    fromTop: length.nullable(),
+  })
+}
+
+export type Thing = z.output<ReturnType<typeof thingSchema>>
+
+/** Studs by their centres, the board on them, and strips where nothing may be driven. */
+export function behindSchema(length: LengthSchema) {
+  return z.strictObject({
+    studs: z.array(notNegative(length)).max(200),
+    wallboard: notNegative(length),
+    keepOuts: z
+      .array(
+        z.strictObject({
+          id: idSchema,
+          left: length,
+          bottom: length,
+          width: positive(length),
+          height: positive(length),
+        }),
+      )
+      .max(100),
+  })
+}
+
+export type Behind = z.output<ReturnType<typeof behindSchema>>
+
+/** The walk round the room before the first design: null is not asked yet. */
+export const walkRoundSchema = z.strictObject({
+  plates: z.enum(['none', 'placed']).nullable(),
+  sideTrim: z.enum(['none', 'placed']).nullable(),
+  ledges: z.enum(['none', 'placed']).nullable(),
+  texture: z.enum(['smooth', 'textured']).nullable(),
+  age: z.enum(['before1978', 'later', 'unknown']).nullable(),
+  holder: z.enum(['owner', 'renter']).nullable(),
+  furniture: z.enum(['none', 'stays']).nullable(),
+  child: z.enum(['no', 'yes']).nullable(),
+})
+
+export type WalkRound = z.output<typeof walkRoundSchema>
+export type WalkQuestion = keyof WalkRound
+
+/** Nothing asked yet. */
+export const NOT_WALKED: WalkRound = {
+  plates: null,
+  sideTrim: null,
+  ledges: null,
+  texture: null,
+  age: null,
+  holder: null,
+  furniture: null,
+  child: null,
+}
+
+/** A finding that stops the work, overruled with a reason. `key` names the finding. */
+export const overruledSchema = z.strictObject({
+  key: z.string().min(1).max(200),
+  reason: z.string().trim().min(1).max(300),
+})
