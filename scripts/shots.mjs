@@ -40,7 +40,13 @@ try {
   await sleep(2500)
   const browser = await chromium.launch({
     executablePath: '/usr/bin/chromium',
-    args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking'],
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+    ],
   })
   for (const { name, path, wall, stage, size, then } of PICTURES) {
     const page = await browser.newPage({ viewport: size })

@@ -43,7 +43,14 @@ export function reading(kind: LengthReadingKind, place: number, value: number): 
 }
 
 /** A thing on the wall for a test, in inches. */
-export function thing(kind: Thing['kind'], left: number, bottom: number, width: number, height: number, more: Partial<Thing> = {}): Thing {
+export function thing(
+  kind: Thing['kind'],
+  left: number,
+  bottom: number,
+  width: number,
+  height: number,
+  more: Partial<Thing> = {},
+): Thing {
   return {
     id: `${kind}-${left}`.replace(/[^A-Za-z0-9._-]/g, '_'),
     kind,

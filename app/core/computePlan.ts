@@ -2,7 +2,10 @@ import type { Workpiece } from '~/model'
 import { boardFindings } from './findings/boardFindings'
 import type { Finding, Severity } from './findings/finding'
 import { heightFindings } from './findings/heightFindings'
+import { meetingFindings } from './findings/meetingFindings'
 import { spacingFindings } from './findings/spacingFindings'
+import { surveyFindings } from './findings/surveyFindings'
+import { proudFindings, slopeFindings } from './findings/trimFindings'
 import { cutLayout } from './layout/cutLayout'
 import { type Layout, layOut } from './layout/layout'
 import { type ClosingSum, closingSum } from './marks/closingSum'
@@ -27,12 +30,17 @@ export function computePlan(workpiece: Workpiece): Plan {
   const cutList = buildCutList(pieces)
   const closing = layout.placement ? closingSum(layout.placement) : null
   const findings: Finding[] = [
+    ...surveyFindings(workpiece, layout),
+    ...meetingFindings(workpiece, layout),
     ...spacingFindings(workpiece, layout),
     ...heightFindings(workpiece, layout),
+    ...proudFindings(workpiece, layout),
+    ...slopeFindings(workpiece, layout),
     ...boardFindings(workpiece, layout, pieces),
   ]
   if (closing?.difference === 0)
     findings.push({
+      stage: 'layout',
       severity: 'good',
       says: { code: 'closes', wall: closing.wall },
       stripIds: [],

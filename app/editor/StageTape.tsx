@@ -1,4 +1,6 @@
 import { NavLink } from 'react-router'
+import type { FindingStage } from '~/core/findings/finding'
+import { blocking } from '~/core/findings/surveyFindings'
 import { styled } from 'styled-components'
 import { narrow, space, type } from '~/ui/theme'
 import { useWallEditor } from './WallEditor'
@@ -64,15 +66,15 @@ const Open = styled.span`
 
 /** The stages along a tape, with how many things are open in each. Any can be entered at any time. */
 export function StageTape() {
-  const { plan, boards, unread } = useWallEditor()
-  const wrong = plan.findings.filter(({ severity }) => severity === 'wrong')
-  const boardTrouble = wrong.filter(
-    ({ says }) => says.code === 'noBoardsListed' || says.code === 'pieceLongerThanBoards',
-  ).length
+  const { plan, boards, unread, workpiece } = useWallEditor()
+  const { survey } = workpiece.wall
+  const count = (stage: FindingStage) =>
+    plan.findings.filter((finding) => finding.stage === stage && finding.severity === 'wrong').length
   const open: Partial<Record<(typeof STAGES)[number]['path'], number>> = {
-    measure: Object.keys(unread).filter((field) => field.startsWith('survey')).length,
-    layout: wrong.length - boardTrouble,
-    buy: Math.max(boardTrouble, boards.materials.filter(({ result }) => !result.ok).length),
+    measure: count('measure') + Object.keys(unread).filter((field) => field.startsWith('survey')).length,
+    layout: count('layout'),
+    cut: blocking(plan.findings, survey).length,
+    buy: Math.max(count('buy'), boards.materials.filter(({ result }) => !result.ok).length),
   }
   return (
     <Tape aria-label="Stages of the work">

@@ -3,7 +3,7 @@ import { styled } from 'styled-components'
 import { type Datum, type Edge, heightMarks, runningMarks } from '~/core/marks/runningMarks'
 import { buildScene } from '~/core/scene/buildScene'
 import { useSize } from '~/drawing/interaction/useSize'
-import { fitFrame } from '~/drawing/view/frame'
+import { fitFrame, type Frame } from '~/drawing/view/frame'
 import { HeightRod, HEIGHT_ROD_WIDTH } from '~/drawing/view/HeightRod'
 import { LongRod } from '~/drawing/view/LongRod'
 import { SCREEN } from '~/drawing/view/palette'
@@ -69,6 +69,11 @@ export interface WallStageProps {
   /** Handles for height and gap; only where the layout is set. */
   readonly handles?: boolean
   readonly height?: string
+  /** Keep-outs shown; the wall's deviations shown, made larger. */
+  readonly behind?: boolean
+  readonly deviation?: boolean
+  /** Drawn over the wall, such as grips of the stage at work. */
+  readonly over?: (frame: Frame) => React.ReactNode
 }
 
 /** The wall drawn to scale between the long rod and the height rod. */
@@ -77,6 +82,9 @@ export function WallStage({
   edge = 'near',
   handles = false,
   height = '100%',
+  behind = false,
+  deviation = false,
+  over,
 }: WallStageProps) {
   const { plan, preview, workpiece, selected, select, wording, unread } = useWallEditor()
   const { survey } = workpiece.wall
@@ -117,11 +125,13 @@ export function WallStage({
   }))
   const flagged = new Set(
     plan.findings
-      .filter(({ severity }) => severity === 'wrong' || severity === 'watch')
+      .filter(({ severity, stage }) => stage !== 'measure' && (severity === 'wrong' || severity === 'watch'))
       .flatMap(({ stripIds }) => stripIds),
   )
   const problem = Object.values(unread)[0]
-  const blocking = layout.placement ? undefined : plan.findings.find(({ severity }) => severity === 'wrong')
+  const blocking = layout.placement
+    ? undefined
+    : plan.findings.find(({ severity, stage }) => severity === 'wrong' && stage === 'layout')
   const pick = (id: string) => select(id === selected ? null : id)
 
   return (
@@ -140,6 +150,8 @@ export function WallStage({
           selected={selected}
           flagged={flagged}
           onPick={pick}
+          behind={behind}
+          deviation={deviation}
         />
         {ghost ? <GhostView scene={ghost} frame={frame} palette={SCREEN} /> : null}
         <HeightRod
@@ -171,6 +183,7 @@ export function WallStage({
             <GapHandle frame={frame} />
           </>
         ) : null}
+        {over?.(frame)}
       </svg>
       {problem ? (
         <Stale role="status">

@@ -1,5 +1,6 @@
 import { formatExact } from '~/length'
 import type { FindingSays, WayOutSays } from '~/core/findings/finding'
+import { levelRuleName, readingName, thingName } from './surveyWords'
 import {
   count,
   heightRuleName,
@@ -10,6 +11,10 @@ import {
   stripName,
   type Wording,
 } from './words'
+
+function cap(text: string): string {
+  return text.replace(/^./, (letter) => letter.toUpperCase())
+}
 
 function exact(length: number, wording: Wording): string {
   const { units } = wording.format
@@ -53,6 +58,32 @@ export function findingText(says: FindingSays, w: Wording): string {
       return says.joint === 'scarf'
         ? `${stripName(says.bandId)} is longer than the boards: ${says.parts} parts, each joint a scarf cut at 45° through the thickness. Put joints on studs.`
         : `${stripName(says.bandId)} is longer than the boards: ${says.parts} parts butted square. Put joints on studs.`
+    case 'chainOpen': {
+      const [before, after] =
+        says.axis === 'across' ? ['left of it', 'right of it'] : ['below it', 'above it']
+      const blame = {
+        whole: ` The whole ${says.axis === 'across' ? 'width' : 'height'} is the suspect: read it again.`,
+        part: ` One of its own readings is the suspect: read the ${thingName(says.kind)} again.`,
+        none: ' Read each of them once more.',
+      }[says.suspect ?? 'none']
+      return `${cap(thingName(says.kind))}: ${say(says.first, w)} ${before}, ${say(says.size, w)} itself and ${say(says.second, w)} ${after} make ${say(says.first + says.size + says.second, w)}, but the wall reads ${sayWithUnit(says.whole, w)}. ${say(Math.abs(says.difference), w)} ${says.difference > 0 ? 'is missing' : 'is too much'}.${blame}`
+    }
+    case 'readOnce':
+      return `The ${says.kind} was read at ${says.times === 0 ? 'no place yet' : 'one place only'}. Read it at two ${says.kind === 'width' ? 'heights' : 'places along the wall'} at least: walls are not true.`
+    case 'thingReadOnce':
+      return `The ${thingName(says.kind)} was measured from the left only. Measure it from the right as well, so that a slip shows.`
+    case 'readingAbsurd':
+      return `${cap(readingName(says.kind, says.place, w))} reads ${sayWithUnit(says.value, w)}${says.expected > 0 ? `, with the wall at about ${say(says.expected, w)}` : ''}. That can’t be: check the unit and the digits, and read it again.`
+    case 'rereadDiffers':
+      return `${cap(readingName(says.kind, says.place, w))} read ${say(says.before, w)} before and ${sayWithUnit(says.now, w)} now. The last one counts; a third would settle it.`
+    case 'floorFalls':
+      return `The floor falls ${sayWithUnit(says.fall, w)} along the wall. ${levelRuleName(says.rule)}: up to ${say(says.gap, w)} to caulk or scribe under the trim, and the rail ${says.outOfLevel < 1 ? 'level' : `${say(says.outOfLevel, w)} out of level`}.`
+    case 'stripMeets':
+      return `${stripName(says.stripId)} at ${say(says.at, w)} ${says.whole ? 'runs right over' : `overlaps by ${say(says.by, w)}`} the ${thingName(says.kind)}.`
+    case 'proudOf':
+      return `The battens are ${say(says.strip, w)} thick, the ${says.what} ${sayWithUnit(says.trim, w)}: they stand proud of it by ${say(says.strip - says.trim, w)}.`
+    case 'notWalked':
+      return `${count(says.open, 'question')} of the walk round the room ${says.open === 1 ? 'is' : 'are'} open. What is found late costs most.`
     case 'closes':
       return `Ends, strips and gaps close on ${sayWithUnit(says.wall, w)}.`
   }
@@ -81,6 +112,24 @@ export function wayOutText(says: WayOutSays, w: Wording): string {
       return `List a ${sayStock(says.length, w)} board`
     case 'listUsualBoards':
       return 'List the usual lengths'
+    case 'shiftBy':
+      return `Shift all by ${say(Math.abs(says.by), w)} ${says.by > 0 ? '→' : '←'}`
+    case 'notchIt':
+      return 'Notch it'
+    case 'endThere':
+      return 'End it there'
+    case 'moveBox':
+      return `Move the box ${say(Math.abs(says.by), w)} ${says.by > 0 ? '→' : '←'}: electrician`
+    case 'useLevelRule':
+      return `${levelRuleName(says.rule)}: ${say(says.gap, w)} to caulk`
+    case 'backBevel':
+      return '45° back bevel at the foot'
+    case 'ledger':
+      return 'Quarter-round as a ledger'
+    case 'swapBase':
+      return `Swap the base for one ${say(says.thickness, w)} thick`
+    case 'removeBase':
+      return 'Take the base off, rail instead'
     case 'joinWith':
       return says.joint === 'scarf' ? 'Scarf it instead' : 'Butt it instead'
   }

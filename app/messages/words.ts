@@ -41,7 +41,7 @@ export function materialName(id: string, { materials }: Wording): string {
 export function stripName(stripId: string): string {
   const batten = /^batten-(\d+)$/.exec(stripId)
   if (batten) return `Batten ${batten[1]}`
-  return stripId === 'topRail' ? 'Top rail' : stripId === 'bottomRail' ? 'Bottom rail' : 'Cap'
+  return { topRail: 'Top rail', bottomRail: 'Bottom rail', ledger: 'Ledger' }[stripId] ?? 'Cap'
 }
 
 /** Batten 4; Top rail, part 2 for a piece of a joined rail. */
@@ -113,6 +113,8 @@ export function endCutName(cut: EndCut): string {
       return 'square'
     case 'miter':
       return `saw at ${Number(cut.sawSettingDeg.toFixed(1))}°, ${cut.longEdge} edge long`
+    case 'bevel':
+      return `${cut.bevelDeg}° back bevel`
     case 'scarf':
       return `${cut.bevelDeg}° scarf through the thickness, ${cut.hidden > 0 ? 'runs under' : 'laps over'}`
   }

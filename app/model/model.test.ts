@@ -20,7 +20,9 @@ test('docs/job.schema.json is what the Zod schema gives', () => {
 })
 
 describe('job files', () => {
-  const validate = new Ajv2020({ strict: false, validateFormats: false }).compile(JSON.parse(jobSchemaText()) as object)
+  const validate = new Ajv2020({ strict: false, validateFormats: false }).compile(
+    JSON.parse(jobSchemaText()) as object,
+  )
 
   test.each(EXAMPLES)('%s is read, and an independent validator agrees (JSON Schema 2020-12)', (path) => {
     const text = readFileSync(path, 'utf8')

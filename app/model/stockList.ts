@@ -28,3 +28,12 @@ export const STOCK_LIST: readonly Material[] = [
   { id: 'mdf-half', nominal: '1/2 MDF strip', name: 'MDF', width: inches(2.5), thickness: inches(0.5) },
   { id: 'mdf-3q', nominal: '3/4 MDF strip', name: 'MDF', width: inches(3.5), thickness: inches(0.75) },
 ]
+
+/** Quarter-round that carries battens on a thinner baseboard: a usual size, common practice, no source. */
+export const QUARTER_ROUND: Material = {
+  id: 'quarter-round',
+  nominal: '3/4 quarter-round',
+  name: 'pine',
+  width: inches(0.75),
+  thickness: inches(0.75),
+}

@@ -1,7 +1,14 @@
 import { z } from 'zod'
 import { inches } from '~/length'
 import { type LengthSchema, notNegative, positive, storedLength } from './lengthSchema'
-import { behindSchema, NOT_WALKED, overruledSchema, readingSchema, thingSchema, walkRoundSchema } from './reading'
+import {
+  behindSchema,
+  NOT_WALKED,
+  overruledSchema,
+  readingSchema,
+  thingSchema,
+  walkRoundSchema,
+} from './reading'
 
 /** What runs along the wall's foot or head: how high, how thick, and whether it stays. */
 function runningTrim(length: LengthSchema) {

@@ -35,12 +35,17 @@ export async function action({ request }: Route.ActionArgs) {
   else if (intent === 'archive') {
     archiveJob(db, jobId, true)
     return { problems: [], putAway: { id: jobId, name: jobDetail(db, jobId)?.name ?? '' } }
-  }
-  else if (intent === 'restore') archiveJob(db, jobId, false)
+  } else if (intent === 'restore') archiveJob(db, jobId, false)
   else throw data(`Nobody knows how to “${intent}” a job.`, { status: 400 })
   return { problems: [] }
 }
 
 export default function Jobs({ loaderData, actionData }: Route.ComponentProps) {
-  return <JobsPage {...loaderData} problems={actionData?.problems ?? []} putAway={actionData && 'putAway' in actionData ? (actionData.putAway ?? null) : null} />
+  return (
+    <JobsPage
+      {...loaderData}
+      problems={actionData?.problems ?? []}
+      putAway={actionData && 'putAway' in actionData ? (actionData.putAway ?? null) : null}
+    />
+  )
 }

@@ -17,11 +17,20 @@ export interface History {
 
 /** The number of the next change; taken once for all documents saved together. */
 export function nextChange(db: Database): number {
-  const row = db.select({ last: max(revisions.id) }).from(revisions).get()
+  const row = db
+    .select({ last: max(revisions.id) })
+    .from(revisions)
+    .get()
   return (row?.last ?? 0) + 1
 }
 
-function append(db: Database, documentId: string, parent: number | null, change: number, body: unknown): number {
+function append(
+  db: Database,
+  documentId: string,
+  parent: number | null,
+  change: number,
+  body: unknown,
+): number {
   const row = db
     .insert(revisions)
     .values({ documentId, parent, change, body: JSON.stringify(body), createdAt: Date.now() })
@@ -55,7 +64,12 @@ export function readDocument(db: Database, documentId: string): StoredDocument {
 }
 
 /** Appends a revision as part of a change; the document's head moves to it. */
-export function writeDocument(db: Database, documentId: string, body: unknown, change = nextChange(db)): number {
+export function writeDocument(
+  db: Database,
+  documentId: string,
+  body: unknown,
+  change = nextChange(db),
+): number {
   return append(db, documentId, headOf(db, documentId).id, change, body)
 }
 
@@ -66,7 +80,9 @@ type Step = readonly { readonly id: string; readonly to: number }[]
 function undoStep(db: Database, ids: readonly string[]): Step {
   const heads = ids.map((id) => ({ id, head: headOf(db, id) })).filter(({ head }) => head.parent !== null)
   const newest = Math.max(...heads.map(({ head }) => head.change))
-  return heads.flatMap(({ id, head }) => (head.change === newest && head.parent !== null ? [{ id, to: head.parent }] : []))
+  return heads.flatMap(({ id, head }) =>
+    head.change === newest && head.parent !== null ? [{ id, to: head.parent }] : [],
+  )
 }
 
 /** The next change forward: children of heads, made after every document's head, saved together. */

@@ -58,7 +58,10 @@ describe('revisions', () => {
     const lath = { id: 'lath', nominal: 'lath', name: '', width: inches(1.5), thickness: inches(0.25) }
     const settings = { ...page.settings, materials: [...page.settings.materials, lath] }
     saveWall(db, ids, { base: page.revisions, wall: page.wall, settings, overwrite: false })
-    const other = { jobId: ids.jobId, wallId: createWall(db, { jobId: ids.jobId, roomName: 'North', name: 'Dormer' }) }
+    const other = {
+      jobId: ids.jobId,
+      wallId: createWall(db, { jobId: ids.jobId, roomName: 'North', name: 'Dormer' }),
+    }
     const there = wallPage(db, other)
     if (!there) throw new Error('no wall')
     const made = { ...there.wall, design: { ...there.wall.design, battenMaterial: 'lath' } }

@@ -34,7 +34,9 @@ export function proveBoards(request: BoardRequest): BoardsJob {
   idle = null
   let over = false
   const broken = new Promise<never>((_, reject) => {
-    helper.worker.addEventListener('error', () => reject(new Error('the board worker broke down')), { once: true })
+    helper.worker.addEventListener('error', () => reject(new Error('the board worker broke down')), {
+      once: true,
+    })
   })
   const answer = Promise.race([helper.remote.plan(request), broken]).then((result) => {
     over = true

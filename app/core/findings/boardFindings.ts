@@ -16,6 +16,7 @@ export function boardFindings(
     const longest = longestBoard(settings, materialId)
     if (longest === null) {
       findings.push({
+        stage: 'buy',
         severity: 'wrong',
         says: { code: 'noBoardsListed', materialId },
         stripIds: [],
@@ -56,6 +57,7 @@ export function boardFindings(
       })
     }
     findings.push({
+      stage: 'buy',
       severity: 'wrong',
       says: { code: 'pieceLongerThanBoards', stripId: worst.stripId, length: worst.cutLength, longest },
       stripIds: [...new Set(tooLong.map((piece) => piece.stripId))],
@@ -68,6 +70,7 @@ export function boardFindings(
     const parts = pieces.filter((piece) => piece.stripId === band.id).length
     if (parts < 2) continue
     findings.push({
+      stage: 'buy',
       severity: 'note',
       says: { code: 'bandJoined', bandId: band.id, parts, joint },
       stripIds: [band.id],

@@ -1,8 +1,8 @@
 import type { Length } from '~/length'
-import type { Edit, HeightRule } from '~/model'
+import type { Edit, HeightRule, LengthReadingKind, LevelRule, ThingKind } from '~/model'
 import type { SpacingIssue } from '../spacing'
 
-type BandId = 'topRail' | 'bottomRail' | 'cap'
+type BandId = 'topRail' | 'bottomRail' | 'ledger' | 'cap'
 
 /** What a finding has to say: a code with its figures. messages/ makes the sentence. */
 export type FindingSays =
@@ -37,6 +37,58 @@ export type FindingSays =
       readonly joint: 'scarf' | 'butt'
     }
   | { readonly code: 'closes'; readonly wall: Length }
+  | {
+      readonly code: 'chainOpen'
+      readonly thingId: string
+      readonly kind: ThingKind
+      readonly axis: 'across' | 'up'
+      readonly first: Length
+      readonly size: Length
+      readonly second: Length
+      readonly whole: number
+      readonly difference: number
+      readonly suspect: 'whole' | 'part' | null
+    }
+  | { readonly code: 'readOnce'; readonly kind: 'width' | 'height'; readonly times: number }
+  | { readonly code: 'thingReadOnce'; readonly thingId: string; readonly kind: ThingKind }
+  | {
+      readonly code: 'readingAbsurd'
+      readonly readingId: string
+      readonly kind: LengthReadingKind
+      readonly place: Length
+      readonly value: Length
+      readonly expected: Length
+    }
+  | {
+      readonly code: 'rereadDiffers'
+      readonly kind: LengthReadingKind
+      readonly place: Length
+      readonly before: Length
+      readonly now: Length
+    }
+  | {
+      readonly code: 'floorFalls'
+      readonly fall: number
+      readonly rule: LevelRule
+      readonly gap: number
+      readonly outOfLevel: number
+    }
+  | {
+      readonly code: 'stripMeets'
+      readonly stripId: string
+      readonly thingId: string
+      readonly kind: ThingKind
+      readonly at: Length
+      readonly by: Length
+      readonly whole: boolean
+    }
+  | {
+      readonly code: 'proudOf'
+      readonly what: 'baseboard' | 'crown'
+      readonly strip: Length
+      readonly trim: Length
+    }
+  | { readonly code: 'notWalked'; readonly open: number }
 
 /** What a way out does, for its button. */
 export type WayOutSays =
@@ -51,6 +103,20 @@ export type WayOutSays =
   | { readonly code: 'addBoard'; readonly length: Length }
   | { readonly code: 'listUsualBoards' }
   | { readonly code: 'joinWith'; readonly joint: 'scarf' | 'butt' }
+  | { readonly code: 'shiftBy'; readonly by: Length }
+  | { readonly code: 'notchIt' }
+  | { readonly code: 'endThere' }
+  | { readonly code: 'moveBox'; readonly by: Length }
+  | {
+      readonly code: 'useLevelRule'
+      readonly rule: LevelRule
+      readonly gap: number
+      readonly outOfLevel: number
+    }
+  | { readonly code: 'backBevel' }
+  | { readonly code: 'ledger' }
+  | { readonly code: 'swapBase'; readonly thickness: Length }
+  | { readonly code: 'removeBase' }
 
 /** A way out of a finding: what it does and the edits that do it, so it can be previewed before it is taken. */
 export interface WayOut {
@@ -61,8 +127,14 @@ export interface WayOut {
 /** How much it matters: stops the work, deserves a look, is worth knowing, was checked and is right. */
 export type Severity = 'wrong' | 'watch' | 'note' | 'good'
 
+/** Where in the work a finding belongs. */
+export type FindingStage = 'measure' | 'layout' | 'buy'
+
 /** Something the plan has to say for itself, with where it stands on the drawing. */
 export interface Finding {
+  readonly stage: FindingStage
+  /** It stops the work until it is mended or overruled with a reason; names it for the overruling. */
+  readonly blocks?: string
   readonly severity: Severity
   readonly says: FindingSays
   readonly stripIds: readonly string[]

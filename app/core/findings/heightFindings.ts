@@ -21,6 +21,7 @@ export function heightFindings({ wall, settings }: Workpiece, layout: Layout): F
     }))
   if (layout.top > lines.headLine) {
     findings.push({
+      stage: 'layout',
       severity: 'wrong',
       says: {
         code: 'topAboveHead',
@@ -44,6 +45,7 @@ export function heightFindings({ wall, settings }: Workpiece, layout: Layout): F
   }
   if (layout.battenHead <= layout.battenFoot) {
     findings.push({
+      stage: 'layout',
       severity: 'wrong',
       says: { code: 'noRoomForBattens', foot: layout.battenFoot, head: layout.battenHead },
       stripIds: [],
@@ -52,6 +54,7 @@ export function heightFindings({ wall, settings }: Workpiece, layout: Layout): F
   }
   if (design.foot.kind === 'baseboard' && survey.baseboard?.fate !== 'keep') {
     findings.push({
+      stage: 'layout',
       severity: 'wrong',
       says: { code: 'footWithoutBaseboard' },
       stripIds: [],

@@ -103,6 +103,7 @@ function sliver(placement: Placement, spacing: Spacing, layout: Layout): Finding
   }
   return [
     {
+      stage: 'layout',
       severity: 'watch',
       says: {
         code: 'endSliver',
@@ -124,6 +125,7 @@ function centerMarks(placement: Placement, spacing: Spacing, layout: Layout): Fi
   const count = placement.nearEdges.length
   return [
     {
+      stage: 'layout',
       severity: 'watch',
       says: { code: 'centerMarksUneven', endBay: placement.leftEnd, innerBay: inner },
       stripIds: [],
@@ -140,6 +142,7 @@ function outsideLimits(placement: Placement, spacing: Spacing, layout: Layout): 
   const placed = placeStrips(nearest, placement.span, layout.battenMaterial.width)
   return [
     {
+      stage: 'layout',
       severity: 'watch',
       says: { code: 'gapOutsideLimits', gap, least: spacing.least, most: spacing.most },
       stripIds: [],
@@ -165,6 +168,7 @@ export function spacingFindings(workpiece: Workpiece, layout: Layout): Finding[]
   if (layout.spacingIssue) {
     return [
       {
+        stage: 'layout',
         severity: 'wrong',
         says: layout.spacingIssue,
         stripIds: [],

@@ -1,7 +1,16 @@
 import { type Length, nearestNanometer } from '~/length'
 import type { Design, Settings } from '~/model'
 import { type Line, movedFrom, unitVector } from '../geometry'
-import { meetings, type Piece, placePiece, splitRun, type StripSpec, treatmentOf } from '../pieces'
+import {
+  type EndCut,
+  type Meeting,
+  meetings,
+  type Piece,
+  placePiece,
+  splitRun,
+  type StripSpec,
+  treatmentOf,
+} from '../pieces'
 import { profileAt } from '../survey/profile'
 import { onLine } from '../survey/wallLines'
 import type { Band, BattenPlace, Layout } from './layout'
@@ -17,6 +26,9 @@ export function longestBoard(settings: Settings, material: string): Length | nul
 /** The shortest piece worth cutting. */
 const SHORTEST = 6_350_000 // 1/4 in
 
+/** A notch deeper than this part of the width leaves no strip to speak of: it ends there instead. */
+const MOST_NOTCH = 0.75
+
 function angleOf(slope: number): number {
   return slope === 0 ? 0 : (Math.atan(slope) * 180) / Math.PI
 }
@@ -31,7 +43,7 @@ function lineThrough(a: { x: number; y: number }, b: { x: number; y: number }): 
 /** A batten before it meets anything: from base or bottom rail up to the head, at its own place. */
 export function battenStrip(layout: Layout, batten: BattenPlace): StripSpec {
   const { lines, shape, battenMaterial } = layout
-  const standsOnFloor = !layout.bands.some(({ id }) => id === 'bottomRail')
+  const standsOnFloor = !layout.bands.some(({ id }) => id === 'bottomRail' || id === 'ledger')
   const head = (x: number) => ({ x, y: onLine(lines.base, x) + layout.battenHead })
   // on floor or baseboard it follows the real floor; on a rail it follows the rail
   const foot = (x: number) => ({
@@ -57,7 +69,8 @@ export function bandStrip(layout: Layout, band: Band): StripSpec {
   const { left, right } = layout.shape
   const low = base.at0 + band.bottom
   const high = base.at0 + band.top
-  const end = (side: typeof left) => lineThrough({ x: profileAt(side, low), y: low }, { x: profileAt(side, high), y: high })
+  const end = (side: typeof left) =>
+    lineThrough({ x: profileAt(side, low), y: low }, { x: profileAt(side, high), y: high })
   return {
     stripId: band.id,
     role: band.id,
@@ -77,32 +90,44 @@ interface Part {
 }
 
 /** Parts of a strip between the things that end it. */
-function partsOf(strip: StripSpec, layout: Layout, design: Design): { parts: Part[]; notched: ReturnType<typeof meetings> } {
+function partsOf(strip: StripSpec, layout: Layout, design: Design): { parts: Part[]; notched: Meeting[] } {
   const whole = placePiece({ ...strip, id: strip.stripId })
   if (!whole) return { parts: [], notched: [] }
   const start = startAlong(whole, strip)
   const found = meetings(strip, layout.obstacles).filter(
     ({ from, to }) => to > start && from < start + whole.longLength,
   )
+  const wanted = found.map((meeting) => ({ meeting, treatment: treatmentOf(meeting, design.meets) }))
+  const notched = wanted.filter(({ treatment }) => treatment === 'notch').map(({ meeting }) => meeting)
+  const holds = (meeting: Meeting) =>
+    meeting.depth <= strip.faceWidth * MOST_NOTCH &&
+    !notched.some((other) => other !== meeting && other.from < meeting.to && other.to > meeting.from)
   const parts: Part[] = []
   let startLine = strip.startLine
   let reached = start
-  for (const meeting of found) {
-    if (treatmentOf(meeting, design.meets) !== 'end' || meeting.to <= reached) continue
+  for (const { meeting, treatment } of wanted) {
+    const ends = treatment === 'end' || (treatment === 'notch' && !holds(meeting))
+    if (!ends || meeting.to <= reached) continue
     if (meeting.from > reached) parts.push({ startLine, endLine: meeting.entry })
     startLine = meeting.exit
     reached = meeting.to
   }
   parts.push({ startLine, endLine: strip.endLine })
-  return { parts, notched: found.filter((meeting) => treatmentOf(meeting, design.meets) === 'notch') }
+  return { parts, notched: notched.filter(holds) }
 }
 
 /** Cuts one strip: ended, notched, and joined where it outgrows the boards. */
-function cutStrip(strip: StripSpec, layout: Layout, design: Design, settings: Settings, thickness: Length): Piece[] {
+function cutStrip(
+  strip: StripSpec,
+  layout: Layout,
+  design: Design,
+  settings: Settings,
+  thickness: Length,
+): Piece[] {
   const { parts, notched } = partsOf(strip, layout, design)
   const longest = longestBoard(settings, strip.materialId)
   const pieces: Piece[] = []
-  const place = (part: Part, scarfs: Pick<Parameters<typeof placePiece>[0], 'startScarf' | 'endScarf'>) => {
+  const place = (part: Part, scarfs: Pick<Parameters<typeof placePiece>[0], 'startCut' | 'endCut'>) => {
     const bare = placePiece({ ...strip, ...part, ...scarfs, id: strip.stripId, squareWithin: settings.fit })
     if (!bare || bare.longLength < SHORTEST) return
     const inside = notched.filter(({ from, to }) => overlapsAlong(bare, strip, from, to))
@@ -122,12 +147,19 @@ function cutStrip(strip: StripSpec, layout: Layout, design: Design, settings: Se
   for (const part of parts) {
     const whole = placePiece({ ...strip, ...part, id: strip.stripId })
     if (!whole) continue
+    const first = part === parts[0] && bevelled(strip, layout, design) ? { startCut: BACK_BEVEL } : {}
     if (strip.role === 'batten' || longest === null || whole.cutLength <= longest) {
-      place(part, {})
+      place(part, first)
       continue
     }
     const from = startAlong(whole, strip)
-    const runs = splitRun(nearestNanometer(from), nearestNanometer(from + whole.longLength), longest, design.railJoint, thickness)
+    const runs = splitRun(
+      nearestNanometer(from),
+      nearestNanometer(from + whole.longLength),
+      longest,
+      design.railJoint,
+      thickness,
+    )
     runs.forEach((run, i) => {
       const across = (at: number): Line => ({
         through: movedFrom(strip.center, strip.directionDeg, at, 0),
@@ -139,8 +171,8 @@ function cutStrip(strip: StripSpec, layout: Layout, design: Design, settings: Se
           endLine: i === runs.length - 1 ? part.endLine : across(run.to),
         },
         {
-          ...(run.start.kind === 'scarf' ? { startScarf: run.start } : {}),
-          ...(run.end.kind === 'scarf' ? { endScarf: run.end } : {}),
+          ...(run.start.kind === 'scarf' ? { startCut: run.start } : {}),
+          ...(run.end.kind === 'scarf' ? { endCut: run.end } : {}),
         },
       )
     })
@@ -151,6 +183,18 @@ function cutStrip(strip: StripSpec, layout: Layout, design: Design, settings: Se
     id: `${strip.stripId}-${i + 1}`,
     number: strip.role === 'batten' ? piece.number : i + 1,
   }))
+}
+
+/** The foot of a batten that hangs over the baseboard, its back tilted away. */
+const BACK_BEVEL: EndCut = { kind: 'bevel', bevelDeg: 45 }
+
+function bevelled(strip: StripSpec, layout: Layout, design: Design): boolean {
+  return (
+    strip.role === 'batten' &&
+    design.proud === 'backBevel' &&
+    design.foot.kind !== 'rail' &&
+    layout.lines.baseTop > 0
+  )
 }
 
 function startAlong(piece: Piece, strip: StripSpec): number {

@@ -1,5 +1,5 @@
 import { addLengths, type Length, subtractLengths, ZERO } from '~/length'
-import type { Design, Material, Settings, Survey } from '~/model'
+import { type Design, type Material, QUARTER_ROUND, type Settings, type Survey } from '~/model'
 import { type Placement, placeStrips, shiftPlacement, type SpacingIssue } from '../spacing'
 import { type Obstacle, obstaclesOf } from '../survey/obstacles'
 import { partOfHeight, type WallLines, wallLines } from '../survey/wallLines'
@@ -7,7 +7,7 @@ import { type WallShape, wallShape } from '../survey/wallShape'
 
 /** A horizontal member: its face between two heights. */
 export interface Band {
-  readonly id: 'topRail' | 'bottomRail' | 'cap'
+  readonly id: 'topRail' | 'bottomRail' | 'ledger' | 'cap'
   readonly material: Material
   readonly bottom: Length
   readonly top: Length
@@ -73,6 +73,13 @@ export function layOut(survey: Survey, design: Design, settings: Settings): Layo
     const material = materialOf(settings, design.foot.material)
     const top = addLengths(lines.baseTop, material.width)
     bands.push({ id: 'bottomRail', material, bottom: lines.baseTop, top })
+    battenFoot = top
+  }
+  if (design.proud === 'ledger' && design.foot.kind !== 'rail' && lines.baseTop > 0) {
+    // flat side up on the baseboard; without quarter-round in the job the batten's own stuff serves
+    const material = settings.materials.find(({ id }) => id === QUARTER_ROUND.id) ?? battenMaterial
+    const top = addLengths(lines.baseTop, material.thickness)
+    bands.push({ id: 'ledger', material, bottom: lines.baseTop, top })
     battenFoot = top
   }
   let battenHead = height

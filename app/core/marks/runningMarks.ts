@@ -39,7 +39,7 @@ export function runningMarks(layout: Layout, datum: Datum, tape: Tape): StripMar
 export interface HeightMark {
   readonly id: string
   readonly what: 'baseTop' | 'bandBottom' | 'bandTop' | 'battenHead' | 'headLine' | 'ceiling'
-  readonly bandId?: 'topRail' | 'bottomRail' | 'cap'
+  readonly bandId?: 'topRail' | 'bottomRail' | 'ledger' | 'cap'
   readonly reading: TapeReading
 }
 

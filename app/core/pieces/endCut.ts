@@ -8,6 +8,8 @@ import type { Length } from '~/length'
 export type EndCut =
   | { readonly kind: 'square' }
   | { readonly kind: 'miter'; readonly sawSettingDeg: number; readonly longEdge: 'left' | 'right' }
+  /** Tilted at the back, so that the face dies into what it meets. */
+  | { readonly kind: 'bevel'; readonly bevelDeg: number }
   | { readonly kind: 'scarf'; readonly bevelDeg: number; readonly hidden: Length }
 
 export const SQUARE: EndCut = { kind: 'square' }
@@ -19,6 +21,8 @@ export function endCutKey(cut: EndCut): string {
       return 'square'
     case 'miter':
       return `miter ${cut.sawSettingDeg.toFixed(2)} ${cut.longEdge}`
+    case 'bevel':
+      return `bevel ${cut.bevelDeg}`
     case 'scarf':
       return `scarf ${cut.bevelDeg} ${cut.hidden > 0 ? 'under' : 'over'}`
   }

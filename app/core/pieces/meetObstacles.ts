@@ -4,7 +4,7 @@ import type { Obstacle } from '../survey/obstacles'
 import type { PieceSpec } from './piece'
 
 /** A strip before it meets anything. */
-export type StripSpec = Omit<PieceSpec, 'id' | 'startScarf' | 'endScarf'>
+export type StripSpec = Omit<PieceSpec, 'id' | 'startCut' | 'endCut'>
 
 /** How an obstacle lies in a strip's way: distances along the strip from its centre point. */
 export interface Meeting {
@@ -24,7 +24,10 @@ export interface Meeting {
 const TOUCHING = 100_000
 
 function squareAcross(strip: StripSpec, at: number): Line {
-  return { through: movedFrom(strip.center, strip.directionDeg, at, 0), directionDeg: strip.directionDeg + 90 }
+  return {
+    through: movedFrom(strip.center, strip.directionDeg, at, 0),
+    directionDeg: strip.directionDeg + 90,
+  }
 }
 
 /** All obstacles in a strip's way, in order along it. */
@@ -41,7 +44,9 @@ export function meetings(strip: StripSpec, obstacles: readonly Obstacle[]): Meet
       const inner = (left: number) => Math.min(Math.max(left, TOUCHING - half), half - TOUCHING)
       if (most < TOUCHING - half || least > half - TOUCHING) return []
       const across = [least + TOUCHING, most - TOUCHING, 0, ...offsets].map(inner)
-      const any = across.map((left) => passageThrough(lineAt(left), obstacle.outline)).filter((p) => p !== null)
+      const any = across
+        .map((left) => passageThrough(lineAt(left), obstacle.outline))
+        .filter((p) => p !== null)
       if (any.length === 0) return []
       const from = Math.min(...any.map((p) => p.from))
       const to = Math.max(...any.map((p) => p.to))

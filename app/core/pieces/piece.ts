@@ -3,7 +3,7 @@ import { type Length, nearestNanometer } from '~/length'
 import { crossing, type Line, movedFrom, type Point, type Polygon, roundPoint, unitVector } from '../geometry'
 import { type EndCut, SQUARE } from './endCut'
 
-export const ROLES = ['batten', 'topRail', 'bottomRail', 'cap'] as const
+export const ROLES = ['batten', 'topRail', 'bottomRail', 'ledger', 'cap'] as const
 export type Role = (typeof ROLES)[number]
 
 /** A rectangle cut out of an edge: from where to where from the piece's start, how deep, from which edge. */
@@ -53,8 +53,8 @@ export interface PieceSpec {
   readonly startLine: Line
   readonly endLine: Line
   /** Cuts through the thickness, which the face does not show. */
-  readonly startScarf?: EndCut
-  readonly endScarf?: EndCut
+  readonly startCut?: EndCut
+  readonly endCut?: EndCut
   /** In distances along the strip from its centre point. */
   readonly notches?: readonly { from: number; to: number; depth: number; edge: 'left' | 'right' }[]
   /** A lean of an end smaller than this is cut square and left to the caulk. */
@@ -69,7 +69,13 @@ function along(point: Point, from: Point, directionDeg: number): number {
 /** Differences of edge ends below a hundredth of a millimeter are a square cut. */
 const SQUARE_WITHIN = 10_000
 
-function faceCut(leftAt: number, rightAt: number, width: number, isStart: boolean, squareWithin: number): EndCut {
+function faceCut(
+  leftAt: number,
+  rightAt: number,
+  width: number,
+  isStart: boolean,
+  squareWithin: number,
+): EndCut {
   const lean = leftAt - rightAt
   if (Math.abs(lean) < squareWithin) return SQUARE
   const leftIsLong = isStart ? lean < 0 : lean > 0
@@ -121,8 +127,8 @@ export function placePiece(spec: PieceSpec): Piece | null {
   const longLength = Math.max(at(leftEnd), at(rightEnd)) - Math.min(at(leftStart), at(rightStart))
   if (at(leftEnd) < at(leftStart) || at(rightEnd) < at(rightStart) || longLength <= 0) return null
   const within = Math.max(SQUARE_WITHIN, spec.squareWithin ?? 0)
-  const start = spec.startScarf ?? faceCut(at(leftStart), at(rightStart), faceWidth, true, within)
-  const end = spec.endScarf ?? faceCut(at(leftEnd), at(rightEnd), faceWidth, false, within)
+  const start = spec.startCut ?? faceCut(at(leftStart), at(rightStart), faceWidth, true, within)
+  const end = spec.endCut ?? faceCut(at(leftEnd), at(rightEnd), faceWidth, false, within)
   return {
     id: spec.id,
     stripId: spec.stripId,

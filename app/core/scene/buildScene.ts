@@ -33,10 +33,21 @@ export type SceneNode =
       readonly id: string
       readonly thing: Thing['kind']
       readonly outline: Polygon
-      readonly inner: { readonly left: number; readonly right: number; readonly bottom: number; readonly top: number }
+      readonly inner: {
+        readonly left: number
+        readonly right: number
+        readonly bottom: number
+        readonly top: number
+      }
       readonly kept: boolean
     }
-  | { readonly kind: 'stud'; readonly id: string; readonly x: number; readonly bottom: number; readonly top: number }
+  | {
+      readonly kind: 'stud'
+      readonly id: string
+      readonly x: number
+      readonly bottom: number
+      readonly top: number
+    }
   | { readonly kind: 'keepOut'; readonly id: string; readonly polygon: Polygon }
 
 /** The drawing as plain data. `width` and `height` are the wall's. */

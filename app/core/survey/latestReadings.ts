@@ -4,7 +4,8 @@ import type { Profile } from './profile'
 /** The readings of a kind that count: of several at one place the last, ordered by place. */
 export function latestReadings(readings: readonly Reading[], kind: LengthReadingKind): LengthReading[] {
   const byPlace = new Map<number, LengthReading>()
-  for (const reading of readings) if ('place' in reading && reading.kind === kind) byPlace.set(reading.place, reading)
+  for (const reading of readings)
+    if ('place' in reading && reading.kind === kind) byPlace.set(reading.place, reading)
   return [...byPlace.values()].sort((a, b) => a.place - b.place)
 }
 

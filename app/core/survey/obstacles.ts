@@ -30,11 +30,27 @@ export function outlineOf(thing: Thing): Polygon {
     const [low, high] = [bottom, top]
     if (below)
       return thing.slope === 'risesRight'
-        ? [{ x: left, y: low }, { x: right, y: low }, { x: right, y: high }]
-        : [{ x: left, y: low }, { x: right, y: low }, { x: left, y: high }]
+        ? [
+            { x: left, y: low },
+            { x: right, y: low },
+            { x: right, y: high },
+          ]
+        : [
+            { x: left, y: low },
+            { x: right, y: low },
+            { x: left, y: high },
+          ]
     return thing.slope === 'risesRight'
-      ? [{ x: left, y: low }, { x: right, y: high }, { x: left, y: high }]
-      : [{ x: right, y: low }, { x: right, y: high }, { x: left, y: high }]
+      ? [
+          { x: left, y: low },
+          { x: right, y: high },
+          { x: left, y: high },
+        ]
+      : [
+          { x: right, y: low },
+          { x: right, y: high },
+          { x: left, y: high },
+        ]
   }
   // a door's casing stands on the floor
   const under = thing.kind === 'door' ? 0 : casing

@@ -32,7 +32,9 @@ describe('a floor that falls', () => {
 
   test('dead level: each batten its own length, longer to the right', () => {
     const expected = [28.125, 58.75, 89.375].map((left) => 60 + (left + 2.5) / 120)
-    lengthsOf(planWith('level'), 'batten').forEach((length, i) => expect(length).toBeCloseTo(expected[i] ?? 0, 5))
+    lengthsOf(planWith('level'), 'batten').forEach((length, i) =>
+      expect(length).toBeCloseTo(expected[i] ?? 0, 5),
+    )
   })
 
   test('along the floor: all alike; half way: half the difference', () => {
@@ -45,7 +47,8 @@ describe('a floor that falls', () => {
   })
 
   test('the fall is small: ends are square, the caulk takes the rest', () => {
-    for (const { start, end } of planWith('level').pieces) expect([start.kind, end.kind]).toEqual(['square', 'square'])
+    for (const { start, end } of planWith('level').pieces)
+      expect([start.kind, end.kind]).toEqual(['square', 'square'])
   })
 })
 
@@ -53,8 +56,15 @@ describe('widths that differ', () => {
   test('rails are cut to the width at their own height; strips keep to the tightest', () => {
     const plan = computePlan(
       wallOf(
-        { width: inches(130), height: inches(96), readings: [reading('width', 0, 130), reading('width', 96, 131)] },
-        { height: { rule: 'typed', value: inches(49.75) }, spacing: { school: 'equalByCount', strips: 5, ends: 'gap' } },
+        {
+          width: inches(130),
+          height: inches(96),
+          readings: [reading('width', 0, 130), reading('width', 96, 131)],
+        },
+        {
+          height: { rule: 'typed', value: inches(49.75) },
+          spacing: { school: 'equalByCount', strips: 5, ends: 'gap' },
+        },
       ),
     )
     expect(toInches(plan.closing?.wall ?? 0)).toBe(130)
@@ -78,7 +88,9 @@ describe('things on the wall', () => {
 
   test('short battens above and below a window, the rails whole', () => {
     // casing 3 round a window from 35 to 65, 30 to 60: outer 32 to 68, 27 to 63; the batten at 40 meets it whole
-    const plan = computePlan(wallOf({ things: [thing('window', 35, 30, 30, 30, { casing: inches(3) })] }, design))
+    const plan = computePlan(
+      wallOf({ things: [thing('window', 35, 30, 30, 30, { casing: inches(3) })] }, design),
+    )
     const broken = plan.pieces.filter(({ stripId }) => stripId === 'batten-3')
     expect(broken.map(({ id, cutLength }) => [id, toInches(cutLength)])).toEqual([
       ['batten-3-1', 27 - 3.5],
@@ -88,13 +100,17 @@ describe('things on the wall', () => {
   })
 
   test('a rail breaks at a door', () => {
-    const plan = computePlan(wallOf({ things: [thing('door', 50, 0, 32, 80, { casing: inches(2.5) })] }, design))
+    const plan = computePlan(
+      wallOf({ things: [thing('door', 50, 0, 32, 80, { casing: inches(2.5) })] }, design),
+    )
     expect(lengthsOf(plan, 'bottomRail')).toEqual([47.5, 131 - 84.5])
   })
 
   test('a strip that meets a stub of side trim is cut round it where the design says so', () => {
     const stub = thing('sideTrim', 0, 0, 1, 30)
-    const plan = computePlan(wallOf({ things: [stub] }, { ...design, foot: { kind: 'floor' }, meets: { [stub.id]: 'notch' } }))
+    const plan = computePlan(
+      wallOf({ things: [stub] }, { ...design, foot: { kind: 'floor' }, meets: { [stub.id]: 'notch' } }),
+    )
     const [first] = plan.pieces.filter(({ stripId }) => stripId === 'batten-1')
     expect(first?.notches).toEqual([{ from: 0, to: inches(30), depth: inches(1), edge: 'left' }])
     expect(flatten(first?.polygon ?? []).area()).toBeCloseTo(2.5 * 76.5 - 30, 6)
@@ -102,13 +118,17 @@ describe('things on the wall', () => {
 
   test('what comes off is not in the way', () => {
     const shelf = thing('shelf', 30, 40, 60, 2, { fate: 'remove' })
-    expect(computePlan(wallOf({ things: [shelf] }, design)).pieces.every(({ id, stripId }) => id === stripId)).toBe(true)
+    expect(
+      computePlan(wallOf({ things: [shelf] }, design)).pieces.every(({ id, stripId }) => id === stripId),
+    ).toBe(true)
   })
 
   test('an attic slope cuts battens at its own angle', () => {
     // the upper right corner is missing: from (71, 95) down to (131, 35), 45 degrees
     const attic = thing('cutOff', 71, 35, 60, 60, { slope: 'risesLeft' })
-    const plan = computePlan(wallOf({ things: [attic] }, { ...design, topRail: null, height: { rule: 'typed', value: inches(94) } }))
+    const plan = computePlan(
+      wallOf({ things: [attic] }, { ...design, topRail: null, height: { rule: 'typed', value: inches(94) } }),
+    )
     const last = plan.pieces.filter(({ stripId }) => stripId === 'batten-6')[0]
     expect(last?.end.kind === 'miter' && last.end.sawSettingDeg).toBeCloseTo(45, 6)
     // its left edge at 100 ends on the slope at 95 - 29
@@ -133,7 +153,8 @@ describe('laws over random surveys', () => {
         fate: notch ? 'cutRound' : 'keep',
       }),
     )
-  const sixteenths = (min: number, max: number) => fc.integer({ min: min * 16, max: max * 16 }).map((n) => n / 16)
+  const sixteenths = (min: number, max: number) =>
+    fc.integer({ min: min * 16, max: max * 16 }).map((n) => n / 16)
   const anyWall = fc
     .record({
       widths: fc.tuple(sixteenths(128, 132), sixteenths(128, 132)),
@@ -196,7 +217,10 @@ describe('laws over random surveys', () => {
         const { pieces } = computePlan(workpiece)
         const { fit } = workpiece.settings
         for (const piece of pieces) {
-          const notched = piece.notches.reduce((sum, n) => sum + toInches(n.to - n.from) * toInches(n.depth), 0)
+          const notched = piece.notches.reduce(
+            (sum, n) => sum + toInches(n.to - n.from) * toInches(n.depth),
+            0,
+          )
           const card = flatten(faceFromCard(piece)).area() - notched
           // a lean under the fitting tolerance is cut square: at most that much at each end over the width
           const caulk = 2 * toInches(fit) * toInches(piece.faceWidth)

@@ -37,16 +37,23 @@ function chordSlope(profile: Profile, left: number, right: number): number {
 /** The base line by a rule: it rests on the floor's high points, at the rule's slope. */
 export function baseLine(shape: WallShape, rule: LevelRule, left: number, right: number): RuleLine {
   const floorSlope = chordSlope(shape.floor, left, right)
-  const slope = { level: 0, floor: floorSlope, ceiling: chordSlope(shape.ceiling, left, right), split: floorSlope / 2 }[
-    rule
-  ]
-  const at0 = Math.max(...bendsWithin(shape.floor, left, right).map((x) => profileAt(shape.floor, x) - slope * x))
+  const slope = {
+    level: 0,
+    floor: floorSlope,
+    ceiling: chordSlope(shape.ceiling, left, right),
+    split: floorSlope / 2,
+  }[rule]
+  const at0 = Math.max(
+    ...bendsWithin(shape.floor, left, right).map((x) => profileAt(shape.floor, x) - slope * x),
+  )
   return { at0, slope }
 }
 
 /** The greatest space under the base line: what is left to caulk or scribe where a rail stands on the floor. */
 export function spaceUnder(shape: WallShape, base: RuleLine, left: number, right: number): number {
-  return Math.max(...bendsWithin(shape.floor, left, right).map((x) => onLine(base, x) - profileAt(shape.floor, x)))
+  return Math.max(
+    ...bendsWithin(shape.floor, left, right).map((x) => onLine(base, x) - profileAt(shape.floor, x)),
+  )
 }
 
 /** Reads the bounding lines off a survey, for strips that go between two heights. */
@@ -58,7 +65,9 @@ export function wallLines(survey: Survey, shape: WallShape, rule: LevelRule): Wa
   const widest = Math.max(...shape.right.points.map(({ value }) => value))
   const base = baseLine(shape, rule, span.left, Math.max(span.left + 1, widest))
   const ceiling = Math.min(
-    ...bendsWithin(shape.ceiling, span.left, span.right).map((x) => profileAt(shape.ceiling, x) - onLine(base, x)),
+    ...bendsWithin(shape.ceiling, span.left, span.right).map(
+      (x) => profileAt(shape.ceiling, x) - onLine(base, x),
+    ),
   )
   return {
     base,

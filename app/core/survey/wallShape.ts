@@ -32,7 +32,11 @@ export function wallShape(survey: Survey): WallShape {
   const heights = profileOf(readings, 'height')
   const ceiling = heights
     ? combine(floor, heights, (y, height) => y + height)
-    : combine(fromCorner(profileOf(readings, 'ceilingFall')), flatProfile(survey.height), (fall, h) => h - fall)
+    : combine(
+        fromCorner(profileOf(readings, 'ceilingFall')),
+        flatProfile(survey.height),
+        (fall, h) => h - fall,
+      )
   const left = profileOf(readings, 'plumbLeft') ?? flatProfile(0)
   const widths = profileOf(readings, 'width')
   const leanRight = profileOf(readings, 'plumbRight')
@@ -43,7 +47,11 @@ export function wallShape(survey: Survey): WallShape {
 }
 
 /** The clear span between the ends over a range of heights: the tightest, so that strips fit everywhere. */
-export function clearSpan({ left, right }: WallShape, bottom: number, top: number): { left: number; right: number } {
+export function clearSpan(
+  { left, right }: WallShape,
+  bottom: number,
+  top: number,
+): { left: number; right: number } {
   return {
     left: Math.max(...bendsWithin(left, bottom, top).map((y) => profileAt(left, y))),
     right: Math.min(...bendsWithin(right, bottom, top).map((y) => profileAt(right, y))),
@@ -53,7 +61,10 @@ export function clearSpan({ left, right }: WallShape, bottom: number, top: numbe
 /** The wall's outline, its deviations from true made `times` as large for the eye. */
 export function wallOutline(shape: WallShape, survey: Survey, times = 1): Polygon {
   const more = (value: number, ideal: number) => ideal + (value - ideal) * times
-  const floor = bendsWithin(shape.floor, 0, survey.width).map((x) => ({ x, y: more(profileAt(shape.floor, x), 0) }))
+  const floor = bendsWithin(shape.floor, 0, survey.width).map((x) => ({
+    x,
+    y: more(profileAt(shape.floor, x), 0),
+  }))
   const ceiling = bendsWithin(shape.ceiling, 0, survey.width).map((x) => ({
     x,
     y: more(profileAt(shape.ceiling, x), survey.height),

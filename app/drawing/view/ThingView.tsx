@@ -35,12 +35,21 @@ function Inside({ node, frame, palette }: { node: ThingNode; frame: Frame; palet
         </>
       )
     case 'switch':
-      return <rect x={middleX - 1} y={middleY - height * 0.2} width={2} height={height * 0.4} fill={palette.ink} />
+      return (
+        <rect x={middleX - 1} y={middleY - height * 0.2} width={2} height={height * 0.4} fill={palette.ink} />
+      )
     case 'vent':
       return (
         <>
           {[0.25, 0.5, 0.75].map((part) => (
-            <line key={part} x1={x + 2} x2={x + width - 2} y1={y + height * part} y2={y + height * part} {...line} />
+            <line
+              key={part}
+              x1={x + 2}
+              x2={x + width - 2}
+              y1={y + height * part}
+              y2={y + height * part}
+              {...line}
+            />
           ))}
         </>
       )

@@ -139,9 +139,7 @@ export function BuyStage() {
         <WallStage height="230px" />
       </Column>
       <Side aria-label="The shop">
-        <Findings
-          only={({ says }) => says.code === 'noBoardsListed' || says.code === 'pieceLongerThanBoards'}
-        />
+        <Findings only={({ stage, says }) => stage === 'buy' && says.code !== 'bandJoined'} />
         <SawFields />
         {used.map((materialId) => (
           <OfferTable key={materialId} materialId={materialId} />

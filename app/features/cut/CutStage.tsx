@@ -1,13 +1,17 @@
 import { styled } from 'styled-components'
+import { batchAdvice } from '~/core/cutting/batch'
+import { fixingOf } from '~/core/cutting/fixing'
 import { BoardRows } from '~/editor/BoardRows'
+import { ReadyToCut } from '~/editor/ReadyToCut'
 import { useWallEditor } from '~/editor/WallEditor'
 import { WallStage } from '~/editor/WallStage'
 import { Column, Heading, Side, Split } from '~/editor/Workbench'
 import { PiecePicture } from '~/drawing/view/PiecePicture'
-import { count, endCutName, materialName, pieceName, say } from '~/messages'
+import { batchText, count, endCutName, fixingText, materialName, pieceName, say } from '~/messages'
 import { Fractions } from '~/ui/Fractions'
 import { Soft } from '~/ui/page'
 import { RowButton, Table } from '~/ui/Table'
+import { FixingChoice } from './FixingChoice'
 
 const Wide = styled.div.attrs({ tabIndex: 0 })`
   overflow-x: auto;
@@ -26,13 +30,14 @@ function rowNames(pieces: readonly { stripId: string; id: string; number: number
 
 /** Stage: what to cut. */
 export function CutStage() {
-  const { plan, boards, wording, selected, select } = useWallEditor()
+  const { plan, boards, wording, workpiece, selected, select } = useWallEditor()
   const longest = Math.max(1, ...plan.cutList.map(({ cutLength }) => cutLength))
   const byId = new Map(plan.pieces.map((piece) => [piece.id, piece]))
   const several = boards.materials.length > 1
   return (
     <Split>
       <Column aria-label="Cut list">
+        <ReadyToCut />
         <WallStage height="250px" />
         <Heading>
           <h1>Cut list, {count(plan.pieces.length, 'piece')}</h1>
@@ -48,6 +53,8 @@ export function CutStage() {
                 <th scope="col">How many</th>
                 <th scope="col">Of</th>
                 <th scope="col">Ends</th>
+                <th scope="col">At the saw</th>
+                <th scope="col">Fixing</th>
               </tr>
             </thead>
             <tbody>
@@ -55,6 +62,9 @@ export function CutStage() {
                 const pieces = row.pieceIds.flatMap((id) => byId.get(id) ?? [])
                 const lit = pieces.some(({ stripId }) => stripId === selected)
                 const [first] = pieces
+                const batch = batchAdvice(row, plan.layout, workpiece)
+                const material = workpiece.settings.materials.find(({ id }) => id === row.materialId)
+                const fixing = first && material ? fixingOf(first, material, workpiece) : null
                 return (
                   <tr
                     key={row.label}
@@ -90,6 +100,16 @@ export function CutStage() {
                           : `${endCutName(row.start)}; ${endCutName(row.end)}`}
                       </small>
                     </td>
+                    <td data-batch={batch.advice}>
+                      <b>{batchText(batch, wording).name}</b>
+                      <br />
+                      <small>
+                        <Fractions text={batchText(batch, wording).why} />
+                      </small>
+                    </td>
+                    <td>
+                      <small>{fixing ? <Fractions text={fixingText(fixing, wording)} /> : null}</small>
+                    </td>
                   </tr>
                 )
               })}
@@ -102,6 +122,7 @@ export function CutStage() {
         </Soft>
       </Column>
       <Side aria-label="Boards">
+        <FixingChoice />
         <h2>From which board</h2>
         {boards.materials.map(({ request, result }) =>
           result.ok ? (

@@ -45,7 +45,7 @@ export function LayoutStage() {
           <OwnSize />
         </section>
         <CountChoices />
-        <Findings />
+        <Findings only={({ stage }) => stage !== 'measure'} />
         <StripInHand />
       </Side>
     </Split>

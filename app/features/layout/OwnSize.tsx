@@ -26,7 +26,11 @@ const Body = styled(Dialog)`
 
 /** A free identifier for a material of this name. */
 function idFor(name: string, taken: readonly string[]): string {
-  const stem = name.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '') || 'strip'
+  const stem =
+    name
+      .toLowerCase()
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-|-$/g, '') || 'strip'
   let id = stem.slice(0, 50)
   for (let n = 2; taken.includes(id); n++) id = `${stem.slice(0, 50)}-${n}`
   return id

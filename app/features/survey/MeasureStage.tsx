@@ -1,103 +1,58 @@
-import { inches, type Length, ZERO } from '~/length'
-import { formatLength } from '~/length'
-import type { RunningTrim, Survey } from '~/model'
+import { useState } from 'react'
 import { EditLength } from '~/editor/EditLength'
+import { Findings } from '~/editor/Findings'
 import { useWallEditor } from '~/editor/WallEditor'
 import { WallStage } from '~/editor/WallStage'
 import { Drawn, Heading, Side, Split } from '~/editor/Workbench'
-import { Choice } from '~/ui/Choice'
-import { Fractions } from '~/ui/Fractions'
+import { openQuestions } from '~/core/findings/surveyFindings'
+import { inches, type Length } from '~/length'
+import { Fold } from '~/ui/Fold'
 import { Soft } from '~/ui/page'
-import { styled } from 'styled-components'
-import { space } from '~/ui/theme'
+import { Picks } from '~/ui/Picks'
+import { BehindPanel } from './BehindPanel'
+import { ReadingsPanel } from './ReadingsPanel'
+import { ThingGrips } from './ThingGrips'
+import { ThingsPanel } from './ThingsPanel'
+import { TrimFields } from './TrimFields'
+import { WalkPanel } from './WalkPanel'
 
 const LEAST = inches(1)
 const MOST = inches(2400)
 
-const Group = styled.section`
-  display: grid;
-  gap: ${space.m};
-`
-const Pair = styled.div`
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: ${space.m};
-`
+type Look = 'plain' | 'behind' | 'deviation'
 
-type TrimName = 'baseboard' | 'crown'
-const USUAL: Readonly<Record<TrimName, RunningTrim>> = {
-  baseboard: { height: inches(3.5), thickness: inches(0.5), fate: 'keep' },
-  crown: { height: inches(3), thickness: inches(0.5), fate: 'keep' },
-}
-
-/** What is there, and what becomes of it: one choice. */
-function TrimFields({ name, title }: { name: TrimName; title: string }) {
-  const { workpiece, edit } = useWallEditor()
-  const { survey } = workpiece.wall
-  const trim = survey[name]
-  const set = (next: RunningTrim | null) => [
-    { type: 'patchSurvey' as const, patch: { [name]: next } as Partial<Survey> },
-  ]
-  const state = trim ? trim.fate : 'none'
-  return (
-    <Group aria-label={title}>
-      <Choice
-        label={title}
-        value={state}
-        options={[
-          { id: 'none', text: 'None on this wall' },
-          {
-            id: 'keep',
-            text: 'Stays',
-            hint: name === 'baseboard' ? 'strips stand on it' : 'strips end below it',
-          },
-          { id: 'remove', text: 'Comes off', hint: 'drawn dashed; the layout takes its place' },
-        ]}
-        onChange={(id) => edit(set(id === 'none' ? null : { ...(trim ?? USUAL[name]), fate: id }), 'done')}
-      />
-      {trim ? (
-        <Pair>
-          <EditLength
-            field={`survey.${name}.height`}
-            label="Height"
-            value={trim.height}
-            least={inches(0.125)}
-            most={survey.height}
-            toEdits={(height) => set({ ...trim, height })}
-          />
-          <EditLength
-            field={`survey.${name}.thickness`}
-            label="Thickness"
-            value={trim.thickness}
-            least={ZERO}
-            most={inches(6)}
-            toEdits={(thickness) => set({ ...trim, thickness })}
-          />
-        </Pair>
-      ) : null}
-    </Group>
-  )
-}
-
-/** Stage one: what the wall measures and what runs along its foot and head. */
+/** Stage one: the wall as it really is. */
 export function MeasureStage() {
-  const { identity, workpiece, wording } = useWallEditor()
+  const { identity, workpiece } = useWallEditor()
   const { survey } = workpiece.wall
-  const say = (length: Length) => formatLength(length, wording.format)
+  const [picked, pick] = useState<string | null>(null)
+  const [look, setLook] = useState<Look>('plain')
+  const waiting: Length | null = null
+  const questions = openQuestions(survey).length
   return (
     <Split>
       <Drawn>
         <Heading>
           <h1>{identity.name}</h1>
-          <p>
-            <Fractions text={`${say(survey.width)} wide, ${say(survey.height)} high`} />
-          </p>
+          <Picks<Look>
+            label="Show"
+            value={look}
+            options={[
+              { id: 'plain', text: 'as it is' },
+              { id: 'deviation', text: 'out of true × 10' },
+              { id: 'behind', text: 'keep clear' },
+            ]}
+            onChange={setLook}
+          />
         </Heading>
-        <WallStage />
+        <WallStage
+          behind={look === 'behind'}
+          deviation={look === 'deviation'}
+          over={(frame) => <ThingGrips frame={frame} picked={picked} pick={pick} />}
+        />
       </Drawn>
       <Side aria-label="Measurements">
-        <Group aria-label="The wall">
-          <h2>The wall</h2>
+        <Fold title="The wall" open>
           <EditLength
             field="survey.width"
             label="Width, corner to corner"
@@ -114,13 +69,31 @@ export function MeasureStage() {
             most={MOST}
             toEdits={(height) => [{ type: 'patchSurvey', patch: { height } }]}
           />
-        </Group>
-        <TrimFields name="baseboard" title="Baseboard" />
-        <TrimFields name="crown" title="Crown" />
-        <Soft>
-          Prying trim off: score the paint line first, wear eye protection, and in a building from before 1978
-          have the paint tested for lead before you disturb it. Local codes come first.
-        </Soft>
+          <TrimFields name="baseboard" title="Baseboard" />
+          <TrimFields name="crown" title="Crown" />
+          <Soft>
+            Prying trim off: score the paint line first, wear eye protection, and in a building from before
+            1978 have the paint tested for lead before you disturb it. Local codes come first.
+          </Soft>
+        </Fold>
+        <Fold title="Walk round the room" aside={questions === 0 ? 'all asked' : `${questions} open`}>
+          <WalkPanel />
+        </Fold>
+        <Fold title="Readings" aside={`${survey.readings.length} taken`}>
+          <ReadingsPanel waiting={waiting} />
+        </Fold>
+        <Fold
+          title="What stands there"
+          aside={`${survey.things.length} placed`}
+          key={picked === null ? 'shut' : 'open'}
+          open={picked !== null}
+        >
+          <ThingsPanel picked={picked} pick={pick} />
+        </Fold>
+        <Fold title="Studs and nails" aside={`${survey.behind.studs.length} studs`}>
+          <BehindPanel />
+        </Fold>
+        <Findings only={({ stage }) => stage === 'measure'} />
       </Side>
     </Split>
   )

@@ -1,0 +1,110 @@
+import { inches, type Length, nanometers, ZERO } from '~/length'
+import type { LengthReading, Survey, WalkQuestion, Workpiece } from '~/model'
+import type { Layout } from '../layout/layout'
+import { chainsOf, suspectOf } from '../survey/closure'
+import { latestReadings } from '../survey/latestReadings'
+import { isOpening, isPlate } from '../survey/obstacles'
+import type { Finding, FindingSays } from './finding'
+
+function open(says: FindingSays, blocks: string, severity: Finding['severity'] = 'wrong'): Finding {
+  return { stage: 'measure', severity, says, stripIds: [], waysOut: [], blocks }
+}
+
+function closureFindings({ wall, settings }: Workpiece, layout: Layout): Finding[] {
+  const chains = chainsOf(wall.survey, layout.shape)
+  return chains
+    .filter(({ difference }) => Math.abs(difference) > settings.closure)
+    .map((chain) =>
+      open(
+        {
+          code: 'chainOpen',
+          thingId: chain.thing.id,
+          kind: chain.thing.kind,
+          axis: chain.axis,
+          first: chain.first,
+          size: chain.size,
+          second: chain.second,
+          whole: chain.whole,
+          difference: chain.difference,
+          suspect: suspectOf(chain, chains, wall.survey, settings.closure),
+        },
+        `chain.${chain.axis}.${chain.thing.id}`,
+      ),
+    )
+}
+
+function missingFindings({ survey }: Workpiece['wall']): Finding[] {
+  const missing = (['width', 'height'] as const).flatMap((kind) => {
+    const times = latestReadings(survey.readings, kind).length
+    return times >= 2 ? [] : [open({ code: 'readOnce', kind, times }, `once.${kind}`, 'watch')]
+  })
+  const things = survey.things
+    .filter(({ kind, fate }) => (isOpening(kind) || isPlate(kind)) && fate !== 'remove')
+    .filter(({ fromRight }) => fromRight === null)
+    .map(({ id, kind }) => open({ code: 'thingReadOnce', thingId: id, kind }, `once.${id}`, 'watch'))
+  return [...missing, ...things]
+}
+
+/** A fall or a lean beyond this is a slip, not a wall. */
+const MOST_FALL = inches(12)
+/** A width or height this far from the round one is a slip. */
+const MOST_OFF = 0.1
+
+function isAbsurd({ kind, value }: LengthReading, survey: Survey): boolean {
+  if (kind === 'width' || kind === 'height')
+    return value <= 0 || Math.abs(value - survey[kind]) > survey[kind] * MOST_OFF
+  return Math.abs(value) > MOST_FALL
+}
+
+function readingFindings({ survey }: Workpiece['wall'], closure: Length): Finding[] {
+  const findings: Finding[] = []
+  const seen = new Map<string, LengthReading>()
+  for (const reading of survey.readings) {
+    if (!('place' in reading)) continue
+    const { kind, place, value } = reading
+    const before = seen.get(`${kind} ${place}`)
+    if (before && Math.abs(before.value - value) > closure)
+      findings.push(
+        open(
+          { code: 'rereadDiffers', kind, place, before: before.value, now: value },
+          `reread.${reading.id}`,
+          'watch',
+        ),
+      )
+    seen.set(`${kind} ${place}`, reading)
+  }
+  for (const reading of seen.values()) {
+    const { id, kind, place, value } = reading
+    if (!isAbsurd(reading, survey)) continue
+    const expected = kind === 'width' || kind === 'height' ? survey[kind] : ZERO
+    findings.push(
+      open({ code: 'readingAbsurd', readingId: id, kind, place, value, expected }, `absurd.${id}`),
+    )
+  }
+  return findings
+}
+
+/** Questions of the walk-round that are still open. */
+export function openQuestions(survey: Survey): WalkQuestion[] {
+  return (Object.keys(survey.walkRound) as WalkQuestion[]).filter(
+    (question) => survey.walkRound[question] === null,
+  )
+}
+
+/** What the survey has to say: chains that do not close, readings missing, absurd or in dispute. */
+export function surveyFindings(workpiece: Workpiece, layout: Layout): Finding[] {
+  const { wall, settings } = workpiece
+  const questions = openQuestions(wall.survey).length
+  return [
+    ...closureFindings(workpiece, layout),
+    ...readingFindings(wall, settings.closure),
+    ...missingFindings(wall),
+    ...(questions > 0 ? [open({ code: 'notWalked', open: nanometers(questions) }, 'walk', 'watch')] : []),
+  ]
+}
+
+/** What still keeps the pieces from the saw: findings that block and were not overruled with a reason. */
+export function blocking(findings: readonly Finding[], survey: Survey): Finding[] {
+  const overruled = new Set(survey.overruled.map(({ key }) => key))
+  return findings.filter(({ blocks }) => blocks !== undefined && !overruled.has(blocks))
+}

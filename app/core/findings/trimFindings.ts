@@ -1,0 +1,123 @@
+import { nearestNanometer } from '~/length'
+import { type LevelRule, LEVEL_RULES, QUARTER_ROUND, usualOffers, type Workpiece } from '~/model'
+import { type Layout } from '../layout/layout'
+import { bendsWithin, profileAt } from '../survey/profile'
+import { baseLine, spaceUnder } from '../survey/wallLines'
+import type { Finding, WayOut } from './finding'
+
+/** What each rule leaves: the space under the rails to caulk or scribe, and how far they are off level. */
+function leftBy(rule: LevelRule, { shape, lines }: Layout): { gap: number; outOfLevel: number } {
+  const base = baseLine(shape, rule, lines.left, lines.right)
+  return {
+    gap: spaceUnder(shape, base, lines.left, lines.right),
+    outOfLevel: Math.abs(base.slope) * (lines.right - lines.left),
+  }
+}
+
+/** A floor that falls more than the fitting tolerance: what each rule for the rails would leave. */
+export function slopeFindings({ wall, settings }: Workpiece, layout: Layout): Finding[] {
+  const { shape, lines } = layout
+  const heights = bendsWithin(shape.floor, lines.left, lines.right).map((x) => profileAt(shape.floor, x))
+  const fall = Math.max(...heights) - Math.min(...heights)
+  if (fall <= settings.fit) return []
+  const { levelRule } = wall.design
+  const waysOut = LEVEL_RULES.filter((rule) => rule !== levelRule).map((rule): WayOut => ({
+    says: { code: 'useLevelRule', rule, ...leftBy(rule, layout) },
+    edits: [{ type: 'patchDesign', patch: { levelRule: rule } }],
+  }))
+  return [
+    {
+      stage: 'layout',
+      severity: 'note',
+      says: { code: 'floorFalls', fall, rule: levelRule, ...leftBy(levelRule, layout) },
+      stripIds: [],
+      waysOut,
+    },
+  ]
+}
+
+/** Battens thicker than the trim they stand on or end at, with the ways out of it. */
+export function proudFindings({ wall, settings }: Workpiece, layout: Layout): Finding[] {
+  const { survey, design } = wall
+  const { thickness } = layout.battenMaterial
+  const findings: Finding[] = []
+  const thinner = (limit: number): WayOut[] =>
+    settings.materials
+      .filter((material) => material.thickness <= limit)
+      .sort(
+        (a, b) =>
+          Math.abs(a.width - layout.battenMaterial.width) - Math.abs(b.width - layout.battenMaterial.width),
+      )
+      .slice(0, 1)
+      .map(({ id }) => ({
+        says: { code: 'useMaterial', materialId: id },
+        edits: [{ type: 'patchDesign', patch: { battenMaterial: id } }],
+      }))
+  const base = survey.baseboard
+  const railMaterial = design.topRail?.material ?? design.battenMaterial
+  if (
+    base?.fate === 'keep' &&
+    design.foot.kind !== 'rail' &&
+    thickness > base.thickness &&
+    design.proud === 'leave'
+  ) {
+    findings.push({
+      stage: 'layout',
+      severity: 'watch',
+      says: { code: 'proudOf', what: 'baseboard', strip: thickness, trim: base.thickness },
+      stripIds: layout.battens.map(({ id }) => id).slice(0, 1),
+      waysOut: [
+        ...thinner(base.thickness),
+        { says: { code: 'backBevel' }, edits: [{ type: 'patchDesign', patch: { proud: 'backBevel' } }] },
+        {
+          says: { code: 'ledger' },
+          edits: [
+            { type: 'addMaterial', material: QUARTER_ROUND },
+            ...usualOffers(QUARTER_ROUND.id, settings.units).map((offer) => ({
+              type: 'setOffer' as const,
+              offer,
+            })),
+            { type: 'patchDesign', patch: { proud: 'ledger' } },
+          ],
+        },
+        {
+          says: { code: 'addBottomRail' },
+          edits: [{ type: 'patchDesign', patch: { foot: { kind: 'rail', material: railMaterial } } }],
+        },
+        {
+          says: { code: 'swapBase', thickness },
+          edits: [{ type: 'patchSurvey', patch: { baseboard: { ...base, thickness } } }],
+        },
+        {
+          says: { code: 'removeBase' },
+          edits: [
+            { type: 'patchSurvey', patch: { baseboard: { ...base, fate: 'remove' } } },
+            { type: 'patchDesign', patch: { foot: { kind: 'rail', material: railMaterial } } },
+          ],
+        },
+      ],
+    })
+  }
+  const crown = survey.crown
+  const reaches = layout.top >= layout.lines.headLine - settings.fit
+  if (crown?.fate === 'keep' && reaches && thickness > crown.thickness)
+    findings.push({
+      stage: 'layout',
+      severity: 'watch',
+      says: { code: 'proudOf', what: 'crown', strip: thickness, trim: crown.thickness },
+      stripIds: [],
+      waysOut: [
+        ...thinner(crown.thickness),
+        {
+          says: { code: 'lowerTo', height: nearestNanometer(layout.height * 0.75) },
+          edits: [
+            {
+              type: 'patchDesign',
+              patch: { height: { rule: 'typed', value: nearestNanometer(layout.height * 0.75) } },
+            },
+          ],
+        },
+      ],
+    })
+  return findings
+}

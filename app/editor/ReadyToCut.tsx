@@ -1,0 +1,97 @@
+import { useState } from 'react'
+import { styled } from 'styled-components'
+import { blocking } from '~/core/findings/surveyFindings'
+import type { Finding } from '~/core/findings/finding'
+import { findingText } from '~/messages'
+import { Button } from '~/ui/Button'
+import { Fractions } from '~/ui/Fractions'
+import { Alert, Row } from '~/ui/page'
+import { TextBox } from '~/ui/TextBox'
+import { space } from '~/ui/theme'
+import { useWallEditor } from './WallEditor'
+
+const Item = styled.li`
+  display: grid;
+  gap: ${space.s};
+  padding: ${space.s} 0;
+`
+
+function Overrule({ finding }: { finding: Finding }) {
+  const { workpiece, edit } = useWallEditor()
+  const [reason, setReason] = useState<string | null>(null)
+  const { overruled } = workpiece.wall.survey
+  const key = finding.blocks ?? ''
+  if (reason === null) return <Button onPress={() => setReason('')}>Go on all the same</Button>
+  return (
+    <Row>
+      <TextBox label="Why, for the record" value={reason} onChange={setReason} maxLength={300} autoFocus />
+      <Button
+        isDisabled={reason.trim() === ''}
+        onPress={() =>
+          edit(
+            [{ type: 'patchSurvey', patch: { overruled: [...overruled, { key, reason: reason.trim() }] } }],
+            'done',
+          )
+        }
+      >
+        Keep the reason and go on
+      </Button>
+    </Row>
+  )
+}
+
+/** Says what still keeps the pieces from the saw; each can be overruled, and the reason is kept. */
+export function ReadyToCut() {
+  const { plan, workpiece, wording, edit } = useWallEditor()
+  const { survey } = workpiece.wall
+  const open = blocking(plan.findings, survey)
+  const kept = survey.overruled
+  return (
+    <>
+      {open.length > 0 ? (
+        <Alert role="region" aria-label="Not ready to cut">
+          <strong>Not ready to cut</strong>
+          <ul>
+            {open.map((finding) => (
+              <Item key={finding.blocks}>
+                <Fractions text={findingText(finding.says, wording)} />
+                <span>
+                  <Overrule finding={finding} />
+                </span>
+              </Item>
+            ))}
+          </ul>
+        </Alert>
+      ) : (
+        <p role="status">✓ Ready to cut: the readings close and nothing is in the way.</p>
+      )}
+      {kept.length > 0 ? (
+        <ul aria-label="Overruled">
+          {kept.map(({ key, reason }) => (
+            <li key={key}>
+              <Row>
+                Overruled: {reason}
+                <Button
+                  $kind="quiet"
+                  onPress={() =>
+                    edit(
+                      [
+                        {
+                          type: 'patchSurvey',
+                          patch: { overruled: kept.filter((each) => each.key !== key) },
+                        },
+                      ],
+                      'done',
+                    )
+                  }
+                >
+                  Ask again
+                </Button>
+              </Row>
+            </li>
+          ))}
+        </ul>
+      ) : null}
+    </>
+  )
+}

@@ -1,0 +1,82 @@
+import { Input, Label, NumberField } from 'react-aria-components'
+import { styled } from 'styled-components'
+import { useWallEditor } from '~/editor/WallEditor'
+import type { Reading } from '~/model'
+import { Choice } from '~/ui/Choice'
+import { space, type } from '~/ui/theme'
+import { newEntryId } from './takeReading'
+
+const Pair = styled.div`
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: ${space.m};
+`
+const Box = styled(Input)`
+  width: 100%;
+  min-height: 44px;
+  padding: ${space.xs} ${space.m};
+  border: 1px solid var(--line);
+  border-radius: 6px;
+  background: var(--raised);
+  color: var(--ink);
+`
+const Name = styled(Label)`
+  font-size: ${type.small};
+  font-weight: 600;
+  color: var(--ink-soft);
+`
+
+type Corner = Extract<Reading, { deg: unknown }>
+
+/** The angle of one corner and which way it turns; the saw is set by half of it. */
+function CornerField({ kind, title }: { kind: Corner['kind']; title: string }) {
+  const { workpiece, edit } = useWallEditor()
+  const { readings } = workpiece.wall.survey
+  const now = readings.filter((reading): reading is Corner => reading.kind === kind).at(-1)
+  const turn = now?.turn ?? 'inside'
+  const take = (deg: number, which: Corner['turn']) => {
+    const reading: Corner = {
+      id: newEntryId('c'),
+      kind,
+      deg,
+      turn: which,
+      method: 'tape',
+      takenAt: new Date().toISOString(),
+    }
+    edit([{ type: 'patchSurvey', patch: { readings: [...readings, reading] } }], 'done')
+  }
+  return (
+    <Pair>
+      <NumberField
+        value={now?.deg ?? NaN}
+        minValue={1}
+        maxValue={359}
+        formatOptions={{ maximumFractionDigits: 1 }}
+        onChange={(deg) => {
+          if (!Number.isNaN(deg)) take(deg, turn)
+        }}
+      >
+        <Name>{title}, degrees</Name>
+        <Box placeholder="not read" />
+      </NumberField>
+      <Choice
+        label="It turns"
+        value={turn}
+        options={[
+          { id: 'inside', text: 'inside' },
+          { id: 'outside', text: 'outside' },
+        ]}
+        onChange={(which) => take(now?.deg ?? 90, which)}
+      />
+    </Pair>
+  )
+}
+
+export function CornerFields() {
+  return (
+    <>
+      <CornerField kind="cornerLeft" title="Left corner" />
+      <CornerField kind="cornerRight" title="Right corner" />
+    </>
+  )
+}

@@ -1,0 +1,94 @@
+import { useRef } from 'react'
+import { mergeProps, useFocusRing, useMove } from 'react-aria'
+import { outlineOf } from '~/core/survey/obstacles'
+import { boundsOf } from '~/core/geometry'
+import type { Frame } from '~/drawing/view/frame'
+import { useWallEditor } from '~/editor/WallEditor'
+import { nanometers, tickOf } from '~/length'
+import { thingName } from '~/messages'
+import type { Thing } from '~/model'
+
+interface GripProps {
+  readonly thing: Thing
+  readonly frame: Frame
+  readonly picked: boolean
+  readonly pick: (id: string) => void
+}
+
+/** Takes hold of one thing on the drawing and pushes it to its place; arrow keys move it tick by tick. */
+function ThingGrip({ thing, frame, picked, pick }: GripProps) {
+  const { workpiece, edit, saving } = useWallEditor()
+  const { things } = workpiece.wall.survey
+  const tick = tickOf(workpiece.settings.tape)
+  const start = useRef({ left: 0, bottom: 0, x: 0, y: 0 })
+  const { focusProps, isFocusVisible } = useFocusRing()
+  const put = (left: number, bottom: number) => {
+    const snap = (value: number) => nanometers(Math.round(value / tick) * tick)
+    const moved = things.map((each) =>
+      each.id === thing.id ? { ...each, left: snap(left), bottom: snap(Math.max(0, bottom)) } : each,
+    )
+    edit([{ type: 'patchSurvey', patch: { things: moved } }], 'live')
+  }
+  const { moveProps } = useMove({
+    onMoveStart: () => {
+      start.current = { left: thing.left, bottom: thing.bottom, x: 0, y: 0 }
+      pick(thing.id)
+    },
+    onMove: ({ deltaX, deltaY, pointerType, shiftKey }) => {
+      if (pointerType === 'keyboard') {
+        const step = tick * (shiftKey ? 16 : 1)
+        return put(thing.left + Math.sign(deltaX) * step, thing.bottom - Math.sign(deltaY) * step)
+      }
+      const from = start.current
+      from.x += deltaX
+      from.y += deltaY
+      put(from.left + from.x / frame.scale, from.bottom - from.y / frame.scale)
+    },
+    onMoveEnd: () => void saving.saveNow(),
+  })
+  const { left, right, bottom, top } = boundsOf(outlineOf(thing))
+  // small plates get a grip a finger can hit
+  const grow = Math.max(0, (36 - (right - left) * frame.scale) / 2)
+  return (
+    <g
+      {...mergeProps(moveProps, focusProps)}
+      role="button"
+      tabIndex={0}
+      aria-pressed={picked}
+      aria-label={`Move the ${thingName(thing.kind)} with the arrow keys`}
+      data-grip={thing.kind}
+      style={{ outline: 'none', touchAction: 'none', cursor: 'move' }}
+    >
+      <rect
+        x={frame.toX(left) - grow}
+        y={frame.toY(top) - grow}
+        width={(right - left) * frame.scale + 2 * grow}
+        height={(top - bottom) * frame.scale + 2 * grow}
+        fill="transparent"
+        stroke={picked || isFocusVisible ? 'var(--chalk)' : 'none'}
+        strokeWidth={isFocusVisible ? 4 : 2.5}
+        strokeDasharray={picked && !isFocusVisible ? '6 4' : undefined}
+      />
+    </g>
+  )
+}
+
+/** A grip on everything that stands on the wall. */
+export function ThingGrips({
+  frame,
+  picked,
+  pick,
+}: {
+  frame: Frame
+  picked: string | null
+  pick: (id: string) => void
+}) {
+  const { workpiece } = useWallEditor()
+  return (
+    <>
+      {workpiece.wall.survey.things.map((thing) => (
+        <ThingGrip key={thing.id} thing={thing} frame={frame} picked={thing.id === picked} pick={pick} />
+      ))}
+    </>
+  )
+}

@@ -1,0 +1,215 @@
+import { useState } from 'react'
+import { styled } from 'styled-components'
+import { isOpening, isPlate } from '~/core/survey/obstacles'
+import { useWallEditor } from '~/editor/WallEditor'
+import { inches, type Length, nearestNanometer, subtractLengths, ZERO } from '~/length'
+import { say, thingName } from '~/messages'
+import { type Thing, THING_KINDS, type ThingKind } from '~/model'
+import { Button } from '~/ui/Button'
+import { Choice } from '~/ui/Choice'
+import { Fractions } from '~/ui/Fractions'
+import { LengthField } from '~/ui/LengthField'
+import { Row, Soft } from '~/ui/page'
+import { space } from '~/ui/theme'
+import { PLATE_SIZES, usualThing } from './usualThings'
+
+const Pair = styled.div`
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: ${space.m};
+`
+const Card = styled.div`
+  display: grid;
+  gap: ${space.m};
+  padding: ${space.m};
+  border: 2px solid var(--chalk);
+  border-radius: 8px;
+`
+
+interface Picking {
+  readonly picked: string | null
+  readonly pick: (id: string | null) => void
+}
+
+/** One thing's place and size, by numbers from either side, from floor and top. */
+function ThingFields({ thing, pick }: { thing: Thing } & Pick<Picking, 'pick'>) {
+  const { workpiece, wording, edit } = useWallEditor()
+  const { survey } = workpiece.wall
+  const { format } = wording
+  const put = (patch: Partial<Thing>, pace: 'live' | 'done' = 'live') =>
+    edit(
+      [
+        {
+          type: 'patchSurvey',
+          patch: {
+            things: survey.things.map((each) => (each.id === thing.id ? { ...each, ...patch } : each)),
+          },
+        },
+      ],
+      pace,
+    )
+  const plate = isPlate(thing.kind)
+  const center = nearestNanometer(thing.left + thing.width / 2)
+  const field = (label: string, value: Length, onChange: (value: Length) => void, least?: Length) => (
+    <LengthField
+      label={label}
+      value={value}
+      format={format}
+      onChange={onChange}
+      {...(least === undefined ? {} : { least })}
+      most={inches(2400)}
+    />
+  )
+  const size = PLATE_SIZES.find(({ width, height }) => width === thing.width && height === thing.height)
+  return (
+    <Card role="group" aria-label={thingName(thing.kind)}>
+      {plate ? (
+        <Choice
+          label="Plate"
+          value={size?.id ?? 'own'}
+          options={[
+            ...PLATE_SIZES.map(({ id, text }) => ({ id, text })),
+            { id: 'own', text: 'its own size' },
+          ]}
+          onChange={(id) => {
+            const next = PLATE_SIZES.find((each) => each.id === id)
+            if (next)
+              put(
+                {
+                  width: next.width,
+                  height: next.height,
+                  left: nearestNanometer(center - next.width / 2),
+                },
+                'done',
+              )
+          }}
+        />
+      ) : null}
+      <Pair>
+        {plate
+          ? field('Middle, from the left', center, (value) =>
+              put({ left: nearestNanometer(value - thing.width / 2) }),
+            )
+          : field('From the left', thing.left, (left) => put({ left }))}
+        {field('Up from the floor', thing.bottom, (bottom) => put({ bottom }))}
+        {field('Its width', thing.width, (width) => put({ width }), inches(0.0625))}
+        {field('Its height', thing.height, (height) => put({ height }), inches(0.0625))}
+      </Pair>
+      <Pair>
+        {thing.fromRight === null ? (
+          <Button
+            onPress={() =>
+              put(
+                { fromRight: subtractLengths(survey.width, nearestNanometer(thing.left + thing.width)) },
+                'done',
+              )
+            }
+          >
+            Read from the right too
+          </Button>
+        ) : (
+          field('Its right edge, from the right', thing.fromRight, (fromRight) => put({ fromRight }))
+        )}
+        {thing.fromTop === null ? (
+          <Button
+            onPress={() =>
+              put(
+                { fromTop: subtractLengths(survey.height, nearestNanometer(thing.bottom + thing.height)) },
+                'done',
+              )
+            }
+          >
+            Read from the top too
+          </Button>
+        ) : (
+          field('Its top, from the ceiling', thing.fromTop, (fromTop) => put({ fromTop }))
+        )}
+      </Pair>
+      <Pair>
+        {isOpening(thing.kind)
+          ? field('Casing width', thing.casing, (casing) => put({ casing }), ZERO)
+          : null}
+        {field('Thickness', thing.thickness, (thickness) => put({ thickness }), ZERO)}
+      </Pair>
+      <Choice
+        label="Strips here"
+        value={thing.fate}
+        options={[
+          { id: 'keep', text: 'end at it' },
+          { id: 'cutRound', text: 'are cut round it' },
+          { id: 'remove', text: 'run through: it comes off' },
+        ]}
+        onChange={(fate) => put({ fate }, 'done')}
+      />
+      {thing.kind === 'cutOff' ? (
+        <Choice
+          label="Its edge"
+          value={thing.slope ?? 'square'}
+          options={[
+            { id: 'square', text: 'square, a notch' },
+            { id: 'risesLeft', text: 'a slope rising to the left' },
+            { id: 'risesRight', text: 'a slope rising to the right' },
+          ]}
+          onChange={(slope) => put({ slope: slope === 'square' ? null : slope }, 'done')}
+        />
+      ) : null}
+      <Row>
+        <Button onPress={() => pick(null)}>Done</Button>
+        <Button
+          onPress={() => {
+            edit(
+              [{ type: 'patchSurvey', patch: { things: survey.things.filter(({ id }) => id !== thing.id) } }],
+              'done',
+            )
+            pick(null)
+          }}
+        >
+          It is not there
+        </Button>
+      </Row>
+    </Card>
+  )
+}
+
+/** What stands on the wall: openings, plates, trim. Placed here by numbers, or by dragging on the drawing. */
+export function ThingsPanel({ picked, pick }: Picking) {
+  const { workpiece, wording, edit } = useWallEditor()
+  const { survey } = workpiece.wall
+  const [kind, setKind] = useState<ThingKind>('outlet')
+  return (
+    <>
+      <ul>
+        {survey.things.map((thing) => (
+          <li key={thing.id} data-thing-row={thing.kind}>
+            {thing.id === picked ? (
+              <ThingFields thing={thing} pick={pick} />
+            ) : (
+              <Button $kind="quiet" onPress={() => pick(thing.id)}>
+                <Fractions
+                  text={`${thingName(thing.kind)} at ${say(thing.left, wording)}, ${say(thing.width, wording)} × ${say(thing.height, wording)}`}
+                />
+              </Button>
+            )}
+          </li>
+        ))}
+      </ul>
+      {survey.things.length === 0 ? <Soft>Nothing placed yet.</Soft> : null}
+      <Choice<ThingKind>
+        label="Something stands here"
+        value={kind}
+        options={THING_KINDS.map((id) => ({ id, text: thingName(id) }))}
+        onChange={setKind}
+      />
+      <Button
+        $kind="main"
+        onPress={() => {
+          const thing = usualThing(kind, survey)
+          edit([{ type: 'patchSurvey', patch: { things: [...survey.things, thing] } }], 'done')
+          pick(thing.id)
+        }}
+      >
+        Put it on the wall
+      </Button>
+    </>
+  )
+}

@@ -1,0 +1,172 @@
+import type { BatchAdvice } from '~/core/cutting/batch'
+import type { FixingAdvice } from '~/core/cutting/fixing'
+import type { Length } from '~/length'
+import type { Fixing, LengthReadingKind, LevelRule, ThingKind, WalkQuestion } from '~/model'
+import { count, say, sayWithUnit, type Wording } from './words'
+
+/** What stands on the wall, in words. */
+export function thingName(kind: ThingKind): string {
+  return (
+    { sideTrim: 'side trim', chairRail: 'chair rail', cutOff: 'missing part of the wall' }[kind as string] ??
+    kind
+  )
+}
+
+/** Width at 40, height at 12 from the left. */
+export function readingName(kind: LengthReadingKind, place: Length, w: Wording): string {
+  const at = say(place, w)
+  switch (kind) {
+    case 'width':
+      return `width at ${at} up`
+    case 'height':
+      return `height at ${at} from the left`
+    case 'floorFall':
+      return `fall of the floor at ${at} from the left`
+    case 'ceilingFall':
+      return `fall of the ceiling at ${at} from the left`
+    case 'plumbLeft':
+      return `lean of the left end at ${at} up`
+    case 'plumbRight':
+      return `lean of the right end at ${at} up`
+  }
+}
+
+/** What can be read, for choosing. */
+export const READING_KINDS: Readonly<
+  Record<LengthReadingKind, { name: string; place: string; value: string }>
+> = {
+  width: { name: 'Width', place: 'at height', value: 'corner to corner' },
+  height: { name: 'Height', place: 'from the left', value: 'floor to ceiling' },
+  floorFall: { name: 'Fall of the floor', place: 'from the left', value: 'below the level line' },
+  ceilingFall: { name: 'Fall of the ceiling', place: 'from the left', value: 'below the level line' },
+  plumbLeft: { name: 'Lean of the left end', place: 'at height', value: 'into the wall' },
+  plumbRight: { name: 'Lean of the right end', place: 'at height', value: 'into the wall' },
+}
+
+/** How rails take a fall. */
+export function levelRuleName(rule: LevelRule): string {
+  return { level: 'Dead level', floor: 'Along the floor', ceiling: 'Along the ceiling', split: 'Half way' }[
+    rule
+  ]
+}
+
+/** Batch, measure in place, scribe, and why. */
+export function batchText({ advice, why, spread }: BatchAdvice, w: Wording): { name: string; why: string } {
+  const name = { batch: 'batch', measureInPlace: 'measure in place', scribe: 'hold up and scribe' }[advice]
+  const reason = {
+    betweenRails: 'both ends land on rails set by one line',
+    readingsAgree: `readings agree within ${sayWithUnit(spread, w)}`,
+    readingsDiffer: `readings differ by ${sayWithUnit(spread, w)}`,
+    readTooSeldom: 'the wall was read at too few places to trust the figure',
+    meetsThing: 'it ends at something on the wall',
+  }[why]
+  return { name, why: reason }
+}
+
+export function fixingName(fixing: Fixing): string {
+  return {
+    nails: 'nails only',
+    nailsAndGlue: 'nails and glue',
+    dabs: 'dabs of glue',
+    crossedNails: 'crossed nails',
+    removable: 'removable tape or backer',
+  }[fixing]
+}
+
+/** How a piece goes on, in one sentence. */
+export function fixingText({ fixing, why, studs, nail, longestNail }: FixingAdvice, w: Wording): string {
+  const because = {
+    renter: 'the home is rented, so nothing that tears the wall',
+    chosen: 'as you chose',
+    onStuds: `it crosses ${count(studs, 'stud')}`,
+    offStuds: 'it lies between the studs',
+    light: 'it is light and off the studs',
+    noStuds: 'no stud is marked under it yet',
+  }[why]
+  const nails = nail ? `, ${sayWithUnit(nail, w)} long (never over ${sayWithUnit(longestNail, w)})` : ''
+  return `${fixingName(fixing)}${nails}: ${because}`
+}
+
+/** The walk round the room: what is asked, and what can be answered. */
+export const WALK_QUESTIONS: Readonly<
+  Record<WalkQuestion, { ask: string; answers: readonly { id: string; text: string }[] }>
+> = {
+  plates: {
+    ask: 'Outlets, switches, thermostats, vents, sconces',
+    answers: [
+      { id: 'none', text: 'none here' },
+      { id: 'placed', text: 'all placed' },
+    ],
+  },
+  sideTrim: {
+    ask: 'Side trim or a stub of it behind the first or last strip',
+    answers: [
+      { id: 'none', text: 'none here' },
+      { id: 'placed', text: 'all placed' },
+    ],
+  },
+  ledges: {
+    ask: 'Ledges, stools, shelves, notches in the wall',
+    answers: [
+      { id: 'none', text: 'none here' },
+      { id: 'placed', text: 'all placed' },
+    ],
+  },
+  texture: {
+    ask: 'The wall’s face',
+    answers: [
+      { id: 'smooth', text: 'smooth' },
+      { id: 'textured', text: 'textured' },
+    ],
+  },
+  age: {
+    ask: 'The building dates from',
+    answers: [
+      { id: 'before1978', text: 'before 1978' },
+      { id: 'later', text: 'later' },
+      { id: 'unknown', text: 'nobody knows' },
+    ],
+  },
+  holder: {
+    ask: 'The people here',
+    answers: [
+      { id: 'owner', text: 'own it' },
+      { id: 'renter', text: 'rent it' },
+    ],
+  },
+  furniture: {
+    ask: 'Furniture too heavy to leave the room',
+    answers: [
+      { id: 'none', text: 'none' },
+      { id: 'stays', text: 'stays' },
+    ],
+  },
+  child: {
+    ask: 'A bed or crib under this wall',
+    answers: [
+      { id: 'no', text: 'no' },
+      { id: 'yes', text: 'yes' },
+    ],
+  },
+}
+
+/** The caution an answer calls for; null where it calls for none. */
+export function walkCaution(question: WalkQuestion, answer: string | null): string | null {
+  switch (`${question} ${answer}`) {
+    case 'plates placed':
+      return 'Cables run up and down from every box: nothing is driven above or below one. Power off when a plate is off. A panel or thick strip round a box calls for a box extender (NFPA 70, 314.20): a licensed electrician’s work, by local code.'
+    case 'texture textured':
+      return 'Old textured coatings may hold asbestos: have a sample tested before you sand or scrape. A smooth panel over it avoids both.'
+    case 'age before1978':
+    case 'age unknown':
+      return 'Paint from before 1978 may hold lead (EPA, 40 CFR 745): test before sanding, scraping or prying trim off. Certified people do the work where it does.'
+    case 'holder renter':
+      return 'Ask the owner first. Removable tape tried on the paint, or a backer panel on few nails in studs, leaves least behind.'
+    case 'furniture stays':
+      return 'Work in two halves. Two people move what is heavy; cover what stays against dust and paint.'
+    case 'child yes':
+      return 'Nothing loose or heavy over a bed or crib: screw caps and shelves to studs, or leave them off.'
+    default:
+      return null
+  }
+}

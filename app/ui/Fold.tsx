@@ -1,0 +1,65 @@
+import { ChevronRight } from 'lucide-react'
+import { Button, Disclosure, DisclosurePanel, Heading } from 'react-aria-components'
+import { styled } from 'styled-components'
+import { space, touch, type } from './theme'
+
+const Outer = styled(Disclosure)`
+  border-top: 1px solid var(--line);
+  padding-top: ${space.s};
+  &[data-expanded] svg:first-child {
+    transform: rotate(90deg);
+  }
+`
+const Opener = styled(Button)`
+  display: flex;
+  align-items: center;
+  gap: ${space.s};
+  width: 100%;
+  min-height: 40px;
+  border: 0;
+  padding: 0;
+  background: none;
+  color: var(--ink);
+  font-size: ${type.lead};
+  font-weight: 650;
+  text-align: left;
+  cursor: pointer;
+  & small {
+    margin-left: auto;
+    font-size: ${type.small};
+    font-weight: 500;
+    color: var(--ink-soft);
+  }
+  ${touch} {
+    min-height: 48px;
+  }
+`
+const Body = styled.div`
+  display: grid;
+  gap: ${space.m};
+  padding: ${space.s} 0 ${space.m};
+`
+
+export interface FoldProps {
+  readonly title: string
+  readonly aside?: string
+  readonly open?: boolean
+  readonly children: React.ReactNode
+}
+
+/** A part of a side panel that opens and closes. */
+export function Fold({ title, aside, open = false, children }: FoldProps) {
+  return (
+    <Outer defaultExpanded={open}>
+      <Heading level={2} style={{ margin: 0 }}>
+        <Opener slot="trigger">
+          <ChevronRight size={18} aria-hidden /> {title}
+          {aside ? <small>{aside}</small> : null}
+        </Opener>
+      </Heading>
+      <DisclosurePanel>
+        <Body>{children}</Body>
+      </DisclosurePanel>
+    </Outer>
+  )
+}
