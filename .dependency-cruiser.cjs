@@ -16,7 +16,10 @@ module.exports = {
       comment: 'length, model and core run alike in Node, browser and worker',
       severity: 'error',
       from: { path: '^app/(length|model|core)/', pathNot: '\\.test\\.ts$' },
-      to: { dependencyTypes: ['core', 'npm'], pathNot: 'node_modules/(zod|fraction\\.js|polygon-clipping)/' },
+      to: {
+        dependencyTypes: ['core', 'npm'],
+        pathNot: 'node_modules/(zod|papaparse|@types/papaparse|fraction\\.js|polygon-clipping)/',
+      },
     },
     {
       name: 'server-stays-home',

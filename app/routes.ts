@@ -14,6 +14,9 @@ export default [
     route('cut', 'routes/wall-cut.tsx'),
     route('buy', 'routes/wall-buy.tsx'),
   ]),
+  route('devices', 'routes/devices.tsx'),
+  route('devices/:device/readings', 'routes/device.ts'),
+  route('jobs/:jobId/walls/:wallId/readings.csv', 'routes/wall-readings.ts'),
   route('healthz', 'routes/healthz.ts'),
   route('*', 'routes/not-found.tsx'),
 ] satisfies RouteConfig

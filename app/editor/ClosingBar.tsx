@@ -58,7 +58,7 @@ const Figures = styled.ul`
 /** "a little over" and "a little under" stand beside a size the tape can't show. */
 function drift(size: number, { tape }: LengthFormat): string {
   const { side } = readOnTape(size, tape)
-  return side === 'on' ? '' : side === 'over' ? ' and a little' : ' scant'
+  return side === 'on' ? '' : side === 'over' ? ' (a little over)' : ' (a little under)'
 }
 
 function Terms({ closing, wording }: { closing: ClosingSum; wording: Wording }) {

@@ -1,5 +1,6 @@
 import type { BatchAdvice } from '~/core/cutting/batch'
 import type { FixingAdvice } from '~/core/cutting/fixing'
+import type { StudEstimate } from '~/core/survey/studEstimate'
 import type { Length } from '~/length'
 import type { Fixing, LengthReadingKind, LevelRule, ThingKind, WalkQuestion } from '~/model'
 import { count, say, sayWithUnit, type Wording } from './words'
@@ -169,4 +170,18 @@ export function walkCaution(question: WalkQuestion, answer: string | null): stri
     default:
       return null
   }
+}
+
+/** What a sweep of the stud finder comes to, and how sure that is. */
+export function studEstimateText(
+  { centers, spacing, seen, expected, scatter, confidence }: StudEstimate,
+  w: Wording,
+): string {
+  const sure = confidence >= 0.75 ? 'quite sure' : confidence >= 0.5 ? 'fairly sure' : 'not sure'
+  const percent = `${sure}, ${Math.round(confidence * 100)} %`
+  const [first] = centers
+  if (first === undefined) return 'No stud was made out. Sweep again, slowly and level.'
+  if (spacing === null)
+    return `${count(centers.length, 'stud')} made out, no regular spacing (${percent}). Check with a thin nail where the trim will hide it.`
+  return `Studs every ${sayWithUnit(spacing, w)}, the first at ${say(first, w)}: ${seen} of ${expected} seen, scattered by ${say(scatter, w)} (${percent}).`
 }

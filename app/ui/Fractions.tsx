@@ -10,10 +10,10 @@ const Fraction = styled.span`
 export function Fractions({ text }: { text: string }) {
   const parts = text.split(/(\d+\/\d+)/)
   return (
-    <>
+    <span>
       {parts.map((part, i) =>
         i % 2 === 1 ? <Fraction key={i}>{part}</Fraction> : part.replace(/(\d) $/, '$1\u202f'),
       )}
-    </>
+    </span>
   )
 }

@@ -10,6 +10,7 @@ import { Fractions } from '~/ui/Fractions'
 import { LengthField } from '~/ui/LengthField'
 import { Row, Soft } from '~/ui/page'
 import { space } from '~/ui/theme'
+import { FinderFields } from './FinderFields'
 import { newEntryId } from './takeReading'
 
 const Pair = styled.div`
@@ -74,6 +75,7 @@ export function BehindPanel() {
           Mark this one
         </Button>
       </Pair>
+      <FinderFields onTake={(studs) => put({ studs: [...studs] })} />
       {behind.studs.length > 0 ? (
         <Row role="group" aria-label="Studs marked">
           {behind.studs.map((stud) => (

@@ -5,11 +5,12 @@ import { useWallEditor } from '~/editor/WallEditor'
 import { WallStage } from '~/editor/WallStage'
 import { Drawn, Heading, Side, Split } from '~/editor/Workbench'
 import { openQuestions } from '~/core/findings/surveyFindings'
-import { inches, type Length } from '~/length'
+import { inches } from '~/length'
 import { Fold } from '~/ui/Fold'
 import { Soft } from '~/ui/page'
 import { Picks } from '~/ui/Picks'
 import { BehindPanel } from './BehindPanel'
+import { CsvPanel } from './CsvPanel'
 import { ReadingsPanel } from './ReadingsPanel'
 import { ThingGrips } from './ThingGrips'
 import { ThingsPanel } from './ThingsPanel'
@@ -27,7 +28,6 @@ export function MeasureStage() {
   const { survey } = workpiece.wall
   const [picked, pick] = useState<string | null>(null)
   const [look, setLook] = useState<Look>('plain')
-  const waiting: Length | null = null
   const questions = openQuestions(survey).length
   return (
     <Split>
@@ -80,7 +80,8 @@ export function MeasureStage() {
           <WalkPanel />
         </Fold>
         <Fold title="Readings" aside={`${survey.readings.length} taken`}>
-          <ReadingsPanel waiting={waiting} />
+          <ReadingsPanel />
+          <CsvPanel />
         </Fold>
         <Fold
           title="What stands there"

@@ -2,9 +2,10 @@ import { Trash2 } from 'lucide-react'
 import { useState } from 'react'
 import { styled } from 'styled-components'
 import { latestReadings } from '~/core/survey/latestReadings'
+import { useDevice } from '~/editor/useDevice'
 import { useWallEditor } from '~/editor/WallEditor'
 import { inches, type Length, ZERO } from '~/length'
-import { READING_KINDS, readingName, say } from '~/messages'
+import { READING_KINDS, readingName, say, sayWithUnit } from '~/messages'
 import type { LengthReading, LengthReadingKind, Reading } from '~/model'
 import { Button } from '~/ui/Button'
 import { Choice } from '~/ui/Choice'
@@ -41,12 +42,15 @@ const Line = styled.li<{ $old: boolean }>`
 const KINDS = Object.keys(READING_KINDS) as LengthReadingKind[]
 
 /** Widths, heights, falls and leans, each with how and when it was taken; a re-reading strikes the one before. */
-export function ReadingsPanel({ waiting }: { waiting: Length | null }) {
+export function ReadingsPanel() {
   const { workpiece, wording, edit } = useWallEditor()
   const { survey } = workpiece.wall
   const [kind, setKind] = useState<LengthReadingKind>('width')
   const [place, setPlace] = useState<Length>(ZERO)
   const [typed, setTyped] = useState<Length | null>(null)
+  const [atLaser, setAtLaser] = useState(false)
+  const delivery = useDevice('laser', atLaser)
+  const waiting = delivery?.value ?? null
   const [method, setMethod] = useState<Reading['method']>('tape')
   const value =
     waiting ?? typed ?? (kind === 'width' ? survey.width : kind === 'height' ? survey.height : ZERO)
@@ -116,11 +120,26 @@ export function ReadingsPanel({ waiting }: { waiting: Length | null }) {
         ]}
         onChange={setMethod}
       />
+      <Button onPress={() => setAtLaser(!atLaser)}>
+        {atLaser ? 'Stop waiting for the laser' : 'Wait for the laser'}
+      </Button>
+      {atLaser ? (
+        <p role="status">
+          <Fractions
+            text={
+              waiting === null
+                ? 'Waiting: press measure on the laser.'
+                : `The laser reads ${sayWithUnit(waiting, wording)}.`
+            }
+          />
+        </p>
+      ) : null}
       <Button
         $kind="main"
         onPress={() => {
           put([...survey.readings, takeReading(kind, place, value, waiting !== null ? 'laser' : method)])
           setTyped(null)
+          setAtLaser(false)
         }}
       >
         Take this reading

@@ -1,0 +1,216 @@
+import { inches, toInches } from '~/length'
+import { NOT_WALKED, type Survey, type Thing, type WalkRound } from '~/model'
+import { keptBase, reading, thing, wallOf } from '../../../tests/namedWalls'
+import { computePlan } from '../computePlan'
+import { applyEdits } from '../edits/applyEdit'
+import type { FindingSays } from './finding'
+import { blocking } from './surveyFindings'
+
+function find<C extends FindingSays['code']>(workpiece: ReturnType<typeof wallOf>, code: C) {
+  return computePlan(workpiece).findings.filter(
+    (each): each is typeof each & { says: Extract<FindingSays, { code: C }> } => each.says.code === code,
+  )
+}
+
+const walked: WalkRound = {
+  ...NOT_WALKED,
+  plates: 'none',
+  sideTrim: 'none',
+  ledges: 'none',
+  texture: 'smooth',
+  age: 'later',
+  holder: 'owner',
+  furniture: 'none',
+  child: 'no',
+}
+const twice = [
+  reading('width', 5, 131),
+  reading('width', 80, 131),
+  reading('height', 0, 95),
+  reading('height', 131, 95),
+]
+const window_ = (fromRight: number, more: Partial<Thing> = {}) =>
+  thing('window', 40, 30, 30, 30, { fromRight: inches(fromRight), ...more })
+
+describe('closure', () => {
+  test('left part + window + right part half an inch short of the whole: said with every figure', () => {
+    const [open] = find(wallOf({ readings: twice, things: [window_(60.5)] }), 'chainOpen')
+    expect(open?.says).toMatchObject({
+      axis: 'across',
+      first: inches(40),
+      size: inches(30),
+      second: inches(60.5),
+      suspect: null,
+    })
+    expect(toInches(open?.says.difference ?? 0)).toBe(0.5)
+  })
+
+  test('within the job’s tolerance a chain is closed', () => {
+    expect(find(wallOf({ readings: twice, things: [window_(60.875)] }), 'chainOpen')).toEqual([])
+  })
+
+  test('the whole is the suspect when two chains miss it alike, a part when the other closes', () => {
+    const outlet = (fromRight: number) =>
+      thing('outlet', 100, 12, 2.75, 4.5, { fromRight: inches(fromRight) })
+    const alike = find(wallOf({ readings: twice, things: [window_(60.5), outlet(27.75)] }), 'chainOpen')
+    expect(alike.map(({ says }) => says.suspect)).toEqual(['whole', 'whole'])
+    const one = find(wallOf({ readings: twice, things: [window_(60.5), outlet(28.25)] }), 'chainOpen')
+    expect(one.map(({ says }) => [says.kind, says.suspect])).toEqual([['window', 'part']])
+  })
+
+  test('the whole is the suspect when another reading of it agrees with the parts', () => {
+    const readings = [reading('width', 45, 131), reading('width', 90, 130.5)]
+    const [open] = find(wallOf({ readings, things: [window_(60.5)] }), 'chainOpen')
+    expect(open?.says.suspect).toBe('whole')
+  })
+
+  test('a cut-out from floor and top must close on the height', () => {
+    const things = [window_(61, { fromTop: inches(34) })]
+    const [open] = find(wallOf({ readings: twice, things }), 'chainOpen')
+    expect(open?.says).toMatchObject({ axis: 'up', difference: inches(1) })
+  })
+})
+
+describe('ready to cut', () => {
+  const ready: Partial<Survey> = { readings: twice, walkRound: walked }
+
+  test('a wall read twice, walked round and clear is ready', () => {
+    const workpiece = wallOf(ready)
+    expect(blocking(computePlan(workpiece).findings, workpiece.wall.survey)).toEqual([])
+  })
+
+  test('an open chain, a missing second reading and an open question each keep it back', () => {
+    const back = (survey: Partial<Survey>) => {
+      const workpiece = wallOf({ ...ready, ...survey })
+      return blocking(computePlan(workpiece).findings, workpiece.wall.survey).map(({ says }) => says.code)
+    }
+    expect(back({ things: [window_(60)] })).toEqual(['chainOpen'])
+    expect(back({ readings: twice.slice(1) })).toEqual(['readOnce'])
+    expect(back({ things: [window_(61, { fromRight: null })] })).toEqual(['thingReadOnce'])
+    expect(back({ walkRound: { ...walked, age: null } })).toEqual(['notWalked'])
+  })
+
+  test('overruled with a reason it goes on, and only that finding', () => {
+    const workpiece = wallOf({
+      ...ready,
+      things: [window_(60), thing('outlet', 100, 12, 2.75, 4.5)],
+      overruled: [{ key: 'chain.across.window-40', reason: 'casing is out of plumb' }],
+    })
+    expect(
+      blocking(computePlan(workpiece).findings, workpiece.wall.survey).map(({ says }) => says.code),
+    ).toEqual(['thingReadOnce'])
+  })
+})
+
+describe('readings nobody can have taken', () => {
+  test.each([
+    ['negative', reading('width', 40, -12)],
+    ['absurd', reading('width', 40, 40_000 * 12)],
+    ['far off', reading('height', 10, 60)],
+    ['a floor that falls five feet', reading('floorFall', 100, 60)],
+  ])('%s: a finding that names it, and a plan all the same', (_, wrong) => {
+    const workpiece = wallOf({ readings: [...twice, wrong] })
+    const [finding] = find(workpiece, 'readingAbsurd')
+    expect(finding?.says.readingId).toBe(wrong.id)
+    expect(finding?.severity).toBe('wrong')
+  })
+
+  test('a re-reading that contradicts the one before names both', () => {
+    const [finding] = find(wallOf({ readings: [...twice, reading('width', 80, 130)] }), 'rereadDiffers')
+    expect(finding?.says).toMatchObject({ before: inches(131), now: inches(130), place: inches(80) })
+  })
+
+  test('a missing reading is named', () => {
+    expect(find(wallOf(), 'readOnce').map(({ says }) => [says.kind, says.times])).toEqual([
+      ['width', 0],
+      ['height', 0],
+    ])
+  })
+})
+
+describe('strips that meet plates', () => {
+  // three battens 2 1/2 with gaps of 30 7/8: left edges 30 7/8, 64 1/4, 97 5/8
+  const design = { spacing: { school: 'equalByCount', strips: 3, ends: 'gap' } } as const
+  const outlet = thing('outlet', 66, 12, 2.75, 4.5)
+  const workpiece = wallOf({ things: [outlet] }, design)
+
+  test('the overlap is said, and it keeps the pieces from the saw', () => {
+    const [finding] = find(workpiece, 'stripMeets')
+    expect(finding?.says).toMatchObject({
+      stripId: 'batten-2',
+      kind: 'outlet',
+      whole: false,
+      by: inches(0.75),
+    })
+    expect(finding?.blocks).toBe('meets.batten-2.outlet-66')
+  })
+
+  test('shift, other count, notch, end and move are offered; each clears it', () => {
+    const [finding] = find(workpiece, 'stripMeets')
+    const codes = finding?.waysOut.map(({ says }) => says.code) ?? []
+    expect(new Set(codes)).toEqual(new Set(['shiftBy', 'useStrips', 'notchIt', 'endThere', 'moveBox']))
+    for (const way of finding?.waysOut ?? [])
+      expect(find(applyEdits(workpiece, way.edits), 'stripMeets')).toEqual([])
+  })
+
+  test('the smallest shifts either way are found: 3/4 to the left, 4 1/2 to the right', () => {
+    const [finding] = find(workpiece, 'stripMeets')
+    const shifts = finding?.waysOut.flatMap(({ says }) =>
+      says.code === 'shiftBy' ? [toInches(says.by)] : [],
+    )
+    expect(shifts).toEqual([-0.75, 4.5])
+  })
+
+  test('notched it is one piece with a notch; ended it is two', () => {
+    const settled = (how: 'notch' | 'clear') =>
+      computePlan(wallOf({ things: [outlet] }, { ...design, meets: { [outlet.id]: how } })).pieces.filter(
+        ({ stripId }) => stripId === 'batten-2',
+      )
+    expect(settled('notch').map(({ notches }) => notches.length)).toEqual([1])
+    expect(settled('clear')).toHaveLength(2)
+  })
+})
+
+describe('battens thicker than the base', () => {
+  const workpiece = wallOf({ baseboard: keptBase(4) }, { foot: { kind: 'baseboard' } })
+
+  test('proud by how much, and six ways out that each end it', () => {
+    const [finding] = find(workpiece, 'proudOf')
+    expect(finding?.says).toMatchObject({ strip: inches(0.75), trim: inches(0.5) })
+    expect(finding?.waysOut.map(({ says }) => says.code)).toEqual([
+      'useMaterial',
+      'backBevel',
+      'ledger',
+      'addBottomRail',
+      'swapBase',
+      'removeBase',
+    ])
+    for (const way of finding?.waysOut ?? [])
+      expect(find(applyEdits(workpiece, way.edits), 'proudOf')).toEqual([])
+  })
+
+  test('bevel, ledger and rail change the pieces', () => {
+    const after = (code: string) => {
+      const way = find(workpiece, 'proudOf')[0]?.waysOut.find(({ says }) => says.code === code)
+      return computePlan(applyEdits(workpiece, way?.edits ?? []))
+    }
+    expect(after('backBevel').pieces[0]?.start).toEqual({ kind: 'bevel', bevelDeg: 45 })
+    expect(after('ledger').pieces.some(({ role }) => role === 'ledger')).toBe(true)
+    const [before] = computePlan(workpiece).pieces
+    expect((before?.cutLength ?? 0) - (after('ledger').pieces[0]?.cutLength ?? 0)).toBe(inches(0.75))
+    expect(after('addBottomRail').pieces.some(({ role }) => role === 'bottomRail')).toBe(true)
+    expect(after('removeBase').layout.lines.baseTop).toBe(0)
+  })
+})
+
+test('a falling floor: what each rule leaves to caulk, and how far it is off level', () => {
+  const readings = [reading('floorFall', 131, 1)]
+  const [finding] = find(wallOf({ readings }), 'floorFalls')
+  expect(toInches(finding?.says.gap ?? 0)).toBeCloseTo(1, 6)
+  const ways = finding?.waysOut.map(({ says }) =>
+    says.code === 'useLevelRule' ? [says.rule, toInches(says.gap)] : [],
+  )
+  expect(ways?.map(([rule]) => rule)).toEqual(['floor', 'ceiling', 'split'])
+  expect(Number(ways?.[0]?.[1])).toBeCloseTo(0, 6)
+  expect(Number(ways?.[2]?.[1])).toBeCloseTo(0.5, 6)
+})

@@ -1,0 +1,7 @@
+import { DevicesPage } from '~/features/devices/DevicesPage'
+
+export const meta = () => [{ title: 'Stand-in devices · Regla' }]
+
+export default function Devices() {
+  return <DevicesPage />
+}
