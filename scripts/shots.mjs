@@ -18,6 +18,20 @@ const PICTURES = [
   { name: 'job', path: '/jobs/demo', size: DESK },
   { name: 'measure', wall: 'Long wall', stage: 'measure', size: DESK },
   { name: 'layout', wall: 'Long wall', stage: 'layout', size: DESK, then: press('[data-strip="batten-5"]') },
+  {
+    name: 'measure-things',
+    wall: 'Window wall',
+    stage: 'measure',
+    size: DESK,
+    then: async (page) => {
+      await page.locator('[data-grip=window]').click()
+      await page.getByRole('radio', { name: 'keep clear' }).click()
+      await page.locator('aside').evaluate((side) => side.scrollTo(0, 700))
+    },
+  },
+  { name: 'layout-finding', wall: 'Window wall', stage: 'layout', size: DESK },
+  { name: 'cut-not-ready', wall: 'Window wall', stage: 'cut', size: DESK },
+  { name: 'devices', path: '/devices', size: DESK },
   { name: 'mark', wall: 'Bed wall', stage: 'mark', size: DESK, then: press('[data-rod-strip="batten-3"]') },
   { name: 'cut', wall: 'Long wall', stage: 'cut', size: DESK, then: press('[data-strip="batten-5"]') },
   { name: 'buy', wall: 'Long wall', stage: 'buy', size: DESK },

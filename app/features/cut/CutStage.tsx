@@ -70,6 +70,7 @@ export function CutStage() {
                     key={row.label}
                     data-pick
                     data-row={row.label}
+                    data-pieces={row.pieceIds.join(' ')}
                     data-lit={lit || undefined}
                     onClick={() => select(first?.stripId ?? null)}
                   >

@@ -48,6 +48,9 @@ export function ReadingsPanel() {
   const [kind, setKind] = useState<LengthReadingKind>('width')
   const [place, setPlace] = useState<Length>(ZERO)
   const [typed, setTyped] = useState<Length | null>(null)
+  const [unread, setUnread] = useState<Readonly<Record<string, boolean>>>({})
+  const note = (field: string) => (problem: unknown) =>
+    setUnread((now) => ({ ...now, [field]: problem !== null }))
   const [atLaser, setAtLaser] = useState(false)
   const delivery = useDevice('laser', atLaser)
   const waiting = delivery?.value ?? null
@@ -92,6 +95,7 @@ export function ReadingsPanel() {
         onChange={(next) => {
           setKind(next)
           setTyped(null)
+          setUnread({})
         }}
       />
       <Pair>
@@ -100,6 +104,7 @@ export function ReadingsPanel() {
           value={place}
           format={wording.format}
           onChange={setPlace}
+          onUnread={note('place')}
           least={ZERO}
           most={inches(2400)}
         />
@@ -109,6 +114,7 @@ export function ReadingsPanel() {
           value={value}
           format={wording.format}
           onChange={setTyped}
+          onUnread={note('value')}
         />
       </Pair>
       <Picks<Reading['method']>
@@ -136,6 +142,7 @@ export function ReadingsPanel() {
       ) : null}
       <Button
         $kind="main"
+        isDisabled={Object.values(unread).includes(true)}
         onPress={() => {
           put([...survey.readings, takeReading(kind, place, value, waiting !== null ? 'laser' : method)])
           setTyped(null)

@@ -51,7 +51,12 @@ function ThingGrip({ thing, frame, picked, pick }: GripProps) {
   const grow = Math.max(0, (36 - (right - left) * frame.scale) / 2)
   return (
     <g
-      {...mergeProps(moveProps, focusProps)}
+      {...mergeProps(moveProps, focusProps, {
+        onKeyDown: ({ key }: { key: string }) => {
+          if (key === 'Enter' || key === ' ') pick(thing.id)
+        },
+        onClick: () => pick(thing.id),
+      })}
       role="button"
       tabIndex={0}
       aria-pressed={picked}
