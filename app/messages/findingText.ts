@@ -1,4 +1,5 @@
 import { formatExact } from '~/length'
+import type { ThingKind } from '~/model'
 import type { FindingSays, WayOutSays } from '~/core/findings/finding'
 import { levelRuleName, readingName, thingName } from './surveyWords'
 import {
@@ -11,6 +12,12 @@ import {
   stripName,
   type Wording,
 } from './words'
+
+/** Of a window or door it is the casing that strips meet. */
+function trimName(what: ThingKind | 'baseboard' | 'crown'): string {
+  if (what === 'window' || what === 'door') return `${what}’s casing`
+  return what === 'baseboard' || what === 'crown' ? what : thingName(what)
+}
 
 function cap(text: string): string {
   return text.replace(/^./, (letter) => letter.toUpperCase())
@@ -81,7 +88,7 @@ export function findingText(says: FindingSays, w: Wording): string {
     case 'stripMeets':
       return `${stripName(says.stripId)} at ${say(says.at, w)} ${says.whole ? 'runs right over' : `overlaps by ${say(says.by, w)}`} the ${thingName(says.kind)}.`
     case 'proudOf':
-      return `The battens are ${say(says.strip, w)} thick, the ${says.what} ${sayWithUnit(says.trim, w)}: they stand proud of it by ${say(says.strip - says.trim, w)}.`
+      return `The battens are ${say(says.strip, w)} thick, the ${trimName(says.what)} ${sayWithUnit(says.trim, w)}: they stand proud of it by ${say(says.strip - says.trim, w)}.`
     case 'notWalked':
       return `${count(says.open, 'question')} of the walk round the room ${says.open === 1 ? 'is' : 'are'} open. What is found late costs most.`
     case 'closes':
@@ -128,6 +135,12 @@ export function wayOutText(says: WayOutSays, w: Wording): string {
       return 'Quarter-round as a ledger'
     case 'swapBase':
       return `Swap the base for one ${say(says.thickness, w)} thick`
+    case 'swapThing':
+      return `Swap the ${trimName(says.kind)} for one ${say(says.thickness, w)} thick`
+    case 'removeThing':
+      return `Take the ${thingName(says.kind)} off`
+    case 'placeFromRight':
+      return 'Place it by the reading from the right'
     case 'removeBase':
       return 'Take the base off, rail instead'
     case 'joinWith':

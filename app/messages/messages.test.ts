@@ -7,7 +7,10 @@ import {
   findingText,
   heightMarkName,
   pieceName,
+  WALK_QUESTIONS,
+  walkCaution,
   wayOutText,
+  WORK_CAUTIONS,
   type Wording,
 } from '.'
 import { STOCK_LIST } from '~/model'
@@ -99,4 +102,34 @@ test('pieces, ends, heights and board troubles have names', () => {
   ).toBe(
     '1 piece up to 100 in: the longest board listed gives 96 in. List a longer board or lower the layout.',
   )
+})
+
+describe('cautions', () => {
+  const answered = (Object.keys(WALK_QUESTIONS) as (keyof typeof WALK_QUESTIONS)[]).flatMap((question) =>
+    WALK_QUESTIONS[question].answers.map(({ id }) => walkCaution(question, id)),
+  )
+  const all = [...answered.filter((text) => text !== null), ...WORK_CAUTIONS].join('\n')
+
+  test.each([
+    'local codes; licensed trades',
+    'respirator, extraction',
+    'NIOSH sets 1 mg/m3',
+    'hands clear, small pieces clamped',
+    'never toward a hand',
+    'Cables run up and down from every box',
+    'NFPA 70, 314.20',
+    'EPA, 40 CFR 745',
+    'asbestos: have a sample tested',
+    'ventilate, no flame',
+    'three points',
+    'Two people move what is heavy',
+    'Nothing loose or heavy over a bed or crib',
+    'Ask the owner first',
+  ])('%s can be reached', (words) => expect(all).toContain(words))
+
+  test('harmless answers call for none', () => {
+    expect(walkCaution('holder', 'owner')).toBeNull()
+    expect(walkCaution('age', 'later')).toBeNull()
+    expect(walkCaution('plates', null)).toBeNull()
+  })
 })

@@ -83,6 +83,7 @@ export function fixingText({ fixing, why, studs, nail, longestNail }: FixingAdvi
     offStuds: 'it lies between the studs',
     light: 'it is light and off the studs',
     noStuds: 'no stud is marked under it yet',
+    keepOut: 'a cable may run behind it, so nothing is driven',
   }[why]
   const nails = nail ? `, ${sayWithUnit(nail, w)} long (never over ${sayWithUnit(longestNail, w)})` : ''
   return `${fixingName(fixing)}${nails}: ${because}`
@@ -150,6 +151,15 @@ export const WALK_QUESTIONS: Readonly<
     ],
   },
 }
+
+/** Cautions that stand where pieces are cut and put up. */
+export const WORK_CAUTIONS: readonly string[] = [
+  'Follow the tool maker’s instructions and local codes; licensed trades do electrical work, plumbing and hazardous-material work.',
+  'MDF and wood dust: respirator, extraction, cut outside if you can, clean up by vacuum. NIOSH sets 1 mg/m3 as the limit for wood dust.',
+  'Saw and router: eyes and ears covered, hands clear, small pieces clamped.',
+  'Nailer: never toward a hand; unplug or unload it before you clear a jam.',
+  'Adhesive, shellac, paint: ventilate, no flame. Ladder: three points.',
+]
 
 /** The caution an answer calls for; null where it calls for none. */
 export function walkCaution(question: WalkQuestion, answer: string | null): string | null {

@@ -40,6 +40,15 @@ describe('fixing', () => {
     expect(fix({ behind }, { fixing: 'dabs' })).toMatchObject({ fixing: 'dabs', why: 'chosen' })
   })
 
+  test('along a keep-out nothing is driven', () => {
+    const keepOuts = [{ id: 'k', left: inches(10), bottom: inches(0), width: inches(15), height: inches(95) }]
+    expect(fix({ behind: { ...behind, keepOuts } })).toMatchObject({
+      fixing: 'dabs',
+      why: 'keepOut',
+      nail: null,
+    })
+  })
+
   test('no proposed nail is longer than the longest safe one', () => {
     for (const wallboard of [0, 0.25, 0.5, 0.625, 1])
       for (const battenMaterial of ['lattice', 'mdf-half', 'pine-1x3']) {

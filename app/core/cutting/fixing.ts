@@ -1,12 +1,13 @@
 import { addLengths, inches, type Length, nanometers } from '~/length'
-import type { Fixing, Material, Workpiece } from '~/model'
+import type { Fixing, Material, Survey, Workpiece } from '~/model'
 import type { Piece } from '../pieces'
 import { boundsOf } from '../geometry'
+import { keepOutsOf } from '../survey/keepOuts'
 
 /** How a piece goes on, why, and with what nail. */
 export interface FixingAdvice {
   readonly fixing: Fixing
-  readonly why: 'renter' | 'chosen' | 'onStuds' | 'offStuds' | 'light' | 'noStuds'
+  readonly why: 'renter' | 'chosen' | 'onStuds' | 'offStuds' | 'light' | 'noStuds' | 'keepOut'
   /** Studs the piece crosses. */
   readonly studs: number
   readonly nail: Length | null
@@ -46,6 +47,15 @@ function studsUnder(piece: Piece, studs: readonly Length[]): number {
   return studs.filter((stud) => stud >= left && stud <= right).length
 }
 
+/** An upright strip along a keep-out: a cable may run behind its whole length. */
+function overKeepOut(piece: Piece, survey: Survey): boolean {
+  const { left, right } = boundsOf(piece.polygon)
+  return keepOutsOf(survey).some(({ outline }) => {
+    const bounds = boundsOf(outline)
+    return bounds.left < right && bounds.right > left
+  })
+}
+
 /** Proposes how to fix a piece, or carries out what the design chose. */
 export function fixingOf(piece: Piece, material: Material, { wall }: Workpiece): FixingAdvice {
   const { behind, walkRound } = wall.survey
@@ -62,6 +72,7 @@ export function fixingOf(piece: Piece, material: Material, { wall }: Workpiece):
   })
   if (chosen !== 'proposed') return advice(chosen, 'chosen')
   if (walkRound.holder === 'renter') return advice('removable', 'renter')
+  if (piece.role === 'batten' && overKeepOut(piece, wall.survey)) return advice('dabs', 'keepOut')
   if (studs > 0) return advice('nails', 'onStuds')
   if (material.thickness <= LIGHT) return advice('dabs', 'light')
   return behind.studs.length > 0 ? advice('nailsAndGlue', 'offStuds') : advice('crossedNails', 'noStuds')

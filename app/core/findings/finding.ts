@@ -84,7 +84,7 @@ export type FindingSays =
     }
   | {
       readonly code: 'proudOf'
-      readonly what: 'baseboard' | 'crown'
+      readonly what: 'baseboard' | 'crown' | ThingKind
       readonly strip: Length
       readonly trim: Length
     }
@@ -117,6 +117,9 @@ export type WayOutSays =
   | { readonly code: 'ledger' }
   | { readonly code: 'swapBase'; readonly thickness: Length }
   | { readonly code: 'removeBase' }
+  | { readonly code: 'swapThing'; readonly kind: ThingKind; readonly thickness: Length }
+  | { readonly code: 'removeThing'; readonly kind: ThingKind }
+  | { readonly code: 'placeFromRight' }
 
 /** A way out of a finding: what it does and the edits that do it, so it can be previewed before it is taken. */
 export interface WayOut {

@@ -45,6 +45,14 @@ describe('closure', () => {
     expect(toInches(open?.says.difference ?? 0)).toBe(0.5)
   })
 
+  test('placed by the reading from the right, the chain closes', () => {
+    const workpiece = wallOf({ readings: twice, things: [window_(60.5)] })
+    const [open] = find(workpiece, 'chainOpen')
+    const mended = applyEdits(workpiece, open?.waysOut[0]?.edits ?? [])
+    expect(find(mended, 'chainOpen')).toEqual([])
+    expect(mended.wall.survey.things[0]?.left).toBe(inches(40.5))
+  })
+
   test('within the job’s tolerance a chain is closed', () => {
     expect(find(wallOf({ readings: twice, things: [window_(60.875)] }), 'chainOpen')).toEqual([])
   })
@@ -201,6 +209,23 @@ describe('battens thicker than the base', () => {
     expect(after('addBottomRail').pieces.some(({ role }) => role === 'bottomRail')).toBe(true)
     expect(after('removeBase').layout.lines.baseTop).toBe(0)
   })
+})
+
+test('battens thicker than the casing they end at: said, with ways out that end it', () => {
+  const casing = thing('window', 35, 30, 30, 30, { casing: inches(3), thickness: inches(0.5) })
+  const spacing = {
+    school: 'fromEnd',
+    wish: inches(20),
+    measure: 'pitch',
+    end: 'left',
+    startWith: 'strip',
+  } as const
+  const workpiece = wallOf({ things: [casing] }, { spacing, height: { rule: 'typed', value: inches(80) } })
+  const [finding] = find(workpiece, 'proudOf')
+  expect(finding?.says).toMatchObject({ what: 'window', strip: inches(0.75), trim: inches(0.5) })
+  expect(finding?.waysOut.map(({ says }) => says.code)).toEqual(['useMaterial', 'swapThing'])
+  for (const way of finding?.waysOut ?? [])
+    expect(find(applyEdits(workpiece, way.edits), 'proudOf')).toEqual([])
 })
 
 test('a falling floor: what each rule leaves to caulk, and how far it is off level', () => {

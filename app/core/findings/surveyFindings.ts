@@ -1,10 +1,10 @@
 import { inches, type Length, nanometers, ZERO } from '~/length'
 import type { LengthReading, Survey, WalkQuestion, Workpiece } from '~/model'
 import type { Layout } from '../layout/layout'
-import { chainsOf, suspectOf } from '../survey/closure'
+import { type Chain, chainsOf, suspectOf } from '../survey/closure'
 import { latestReadings } from '../survey/latestReadings'
 import { isOpening, isPlate } from '../survey/obstacles'
-import type { Finding, FindingSays } from './finding'
+import type { Finding, FindingSays, WayOut } from './finding'
 
 function open(says: FindingSays, blocks: string, severity: Finding['severity'] = 'wrong'): Finding {
   return { stage: 'measure', severity, says, stripIds: [], waysOut: [], blocks }
@@ -14,8 +14,8 @@ function closureFindings({ wall, settings }: Workpiece, layout: Layout): Finding
   const chains = chainsOf(wall.survey, layout.shape)
   return chains
     .filter(({ difference }) => Math.abs(difference) > settings.closure)
-    .map((chain) =>
-      open(
+    .map((chain) => ({
+      ...open(
         {
           code: 'chainOpen',
           thingId: chain.thing.id,
@@ -30,7 +30,22 @@ function closureFindings({ wall, settings }: Workpiece, layout: Layout): Finding
         },
         `chain.${chain.axis}.${chain.thing.id}`,
       ),
-    )
+      waysOut: chain.axis === 'across' ? [placeFromRight(wall.survey, chain)] : [],
+    }))
+}
+
+/** Moves the thing to where its reading from the right puts it; the chain then closes on the whole. */
+function placeFromRight(survey: Survey, { thing, difference }: Chain): WayOut {
+  const left = nanometers(Math.round(thing.left + difference))
+  return {
+    says: { code: 'placeFromRight' },
+    edits: [
+      {
+        type: 'patchSurvey',
+        patch: { things: survey.things.map((each) => (each.id === thing.id ? { ...each, left } : each)) },
+      },
+    ],
+  }
 }
 
 function missingFindings({ survey }: Workpiece['wall']): Finding[] {

@@ -1,6 +1,9 @@
 import { nearestNanometer } from '~/length'
 import { type LevelRule, LEVEL_RULES, QUARTER_ROUND, usualOffers, type Workpiece } from '~/model'
-import { type Layout } from '../layout/layout'
+import { bandStrip, battenStrip } from '../layout/cutLayout'
+import type { Layout } from '../layout/layout'
+import { meetings, treatmentOf } from '../pieces'
+import { isOpening } from '../survey/obstacles'
 import { bendsWithin, profileAt } from '../survey/profile'
 import { baseLine, spaceUnder } from '../survey/wallLines'
 import type { Finding, WayOut } from './finding'
@@ -37,7 +40,8 @@ export function slopeFindings({ wall, settings }: Workpiece, layout: Layout): Fi
 }
 
 /** Battens thicker than the trim they stand on or end at, with the ways out of it. */
-export function proudFindings({ wall, settings }: Workpiece, layout: Layout): Finding[] {
+export function proudFindings(workpiece: Workpiece, layout: Layout): Finding[] {
+  const { wall, settings } = workpiece
   const { survey, design } = wall
   const { thickness } = layout.battenMaterial
   const findings: Finding[] = []
@@ -119,5 +123,49 @@ export function proudFindings({ wall, settings }: Workpiece, layout: Layout): Fi
         },
       ],
     })
-  return findings
+  return [...findings, ...thingFindings(workpiece, layout, thinner)]
+}
+
+/** Casing and other trim that strips end at and that is thinner than they are. */
+function thingFindings({ wall }: Workpiece, layout: Layout, thinner: (limit: number) => WayOut[]): Finding[] {
+  const { thickness } = layout.battenMaterial
+  const { things } = wall.survey
+  const strips = [
+    ...layout.battens.map((batten) => battenStrip(layout, batten)),
+    ...layout.bands.map((band) => bandStrip(layout, band)),
+  ]
+  const met = new Set(
+    strips.flatMap((strip) =>
+      meetings(strip, layout.obstacles)
+        .filter((meeting) => treatmentOf(meeting, wall.design.meets) === 'end')
+        .filter(
+          ({ from, to }) => strip.role !== 'batten' || (to > layout.battenFoot && from < layout.battenHead),
+        )
+        .map(({ obstacle }) => obstacle.id),
+    ),
+  )
+  return things
+    .filter((thing) => met.has(thing.id) && thing.kind !== 'cutOff' && thing.thickness < thickness)
+    .map((thing) => {
+      const put = (patch: Partial<typeof thing>): WayOut['edits'] => [
+        {
+          type: 'patchSurvey',
+          patch: { things: things.map((each) => (each.id === thing.id ? { ...each, ...patch } : each)) },
+        },
+      ]
+      const isOpen = isOpening(thing.kind)
+      return {
+        stage: 'layout' as const,
+        severity: 'watch' as const,
+        says: { code: 'proudOf' as const, what: thing.kind, strip: thickness, trim: thing.thickness },
+        stripIds: [],
+        waysOut: [
+          ...thinner(thing.thickness),
+          { says: { code: 'swapThing' as const, kind: thing.kind, thickness }, edits: put({ thickness }) },
+          ...(isOpen
+            ? []
+            : [{ says: { code: 'removeThing' as const, kind: thing.kind }, edits: put({ fate: 'remove' }) }]),
+        ],
+      }
+    })
 }

@@ -7,7 +7,16 @@ import { useWallEditor } from '~/editor/WallEditor'
 import { WallStage } from '~/editor/WallStage'
 import { Column, Heading, Side, Split } from '~/editor/Workbench'
 import { PiecePicture } from '~/drawing/view/PiecePicture'
-import { batchText, count, endCutName, fixingText, materialName, pieceName, say } from '~/messages'
+import {
+  batchText,
+  count,
+  endCutName,
+  fixingText,
+  materialName,
+  pieceName,
+  say,
+  WORK_CAUTIONS,
+} from '~/messages'
 import { Fractions } from '~/ui/Fractions'
 import { Soft } from '~/ui/page'
 import { RowButton, Table } from '~/ui/Table'
@@ -117,10 +126,13 @@ export function CutStage() {
             </tbody>
           </Table>
         </Wide>
-        <Soft>
-          At the saw: eyes and ears covered, hands clear, small pieces clamped. Cut MDF outside or with
-          extraction and a respirator. Follow the tool maker’s instructions.
-        </Soft>
+        <ul aria-label="Cautions">
+          {WORK_CAUTIONS.map((caution) => (
+            <li key={caution}>
+              <Soft>{caution}</Soft>
+            </li>
+          ))}
+        </ul>
       </Column>
       <Side aria-label="Boards">
         <FixingChoice />

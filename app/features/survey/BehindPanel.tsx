@@ -136,6 +136,30 @@ export function BehindPanel() {
                 }
                 least={inches(0.25)}
               />
+              <LengthField
+                label="Up from the floor"
+                value={keepOut.bottom}
+                format={format}
+                onChange={(bottom) =>
+                  put(
+                    { keepOuts: behind.keepOuts.map((k) => (k.id === keepOut.id ? { ...k, bottom } : k)) },
+                    'live',
+                  )
+                }
+                least={ZERO}
+              />
+              <LengthField
+                label="Its height"
+                value={keepOut.height}
+                format={format}
+                onChange={(height) =>
+                  put(
+                    { keepOuts: behind.keepOuts.map((k) => (k.id === keepOut.id ? { ...k, height } : k)) },
+                    'live',
+                  )
+                }
+                least={inches(0.25)}
+              />
             </Pair>
             <Button
               $kind="quiet"

@@ -11,6 +11,7 @@ import { Fractions } from '~/ui/Fractions'
 import { LengthField } from '~/ui/LengthField'
 import { Row, Soft } from '~/ui/page'
 import { space } from '~/ui/theme'
+import { ThingFromLaser } from './ThingFromLaser'
 import { PLATE_SIZES, usualThing } from './usualThings'
 
 const Pair = styled.div`
@@ -125,6 +126,7 @@ function ThingFields({ thing, pick }: { thing: Thing } & Pick<Picking, 'pick'>) 
           field('Its top, from the ceiling', thing.fromTop, (fromTop) => put({ fromTop }))
         )}
       </Pair>
+      <ThingFromLaser put={(patch) => put(patch, 'done')} />
       <Pair>
         {isOpening(thing.kind)
           ? field('Casing width', thing.casing, (casing) => put({ casing }), ZERO)
