@@ -3,6 +3,8 @@ const { TestEnvironment } = require('jest-environment-jsdom')
 module.exports = class extends TestEnvironment {
   async setup() {
     await super.setup()
+    // React Aria escapes attribute values for its queries; jsdom has no CSS object
+    this.global.CSS ??= { escape: (text) => text.replace(/[^\w-]/g, '\\$&') }
     for (const k of [
       'TextEncoder',
       'TextDecoder',
