@@ -114,7 +114,7 @@ export function surveyFindings(workpiece: Workpiece, layout: Layout): Finding[] 
     ...closureFindings(workpiece, layout),
     ...readingFindings(wall, settings.closure),
     ...missingFindings(wall),
-    ...(questions > 0 ? [open({ code: 'notWalked', open: nanometers(questions) }, 'walk', 'watch')] : []),
+    ...(questions > 0 ? [open({ code: 'notWalked', open: questions }, 'walk', 'note')] : []),
   ]
 }
 

@@ -1,4 +1,4 @@
-import { inches, type Length, nanometers } from '~/length'
+import { inches, type Length, nanometers, ZERO } from '~/length'
 import type { Survey, Thing, ThingKind } from '~/model'
 import { newEntryId } from './takeReading'
 
@@ -29,6 +29,13 @@ export const PLATE_SIZES: readonly { id: string; text: string; width: Length; he
   { id: 'jumbo', text: 'one gang jumbo, 3 1/2 × 5 1/4', width: inches(3.5), height: inches(5.25) },
 ]
 
+/** Side trim starts at the left corner, a missing part at the right one, all else in the middle. */
+function startLeft(kind: ThingKind, survey: Survey, width: Length): Length {
+  if (kind === 'sideTrim') return ZERO
+  const room = survey.width - width
+  return nanometers(kind === 'cutOff' ? room : Math.round(room / 2))
+}
+
 /** A thing of usual size in the middle of the wall, to be put in its place. */
 export function usualThing(kind: ThingKind, survey: Survey): Thing {
   const { width, height, casing, bottom } = USUAL[kind]
@@ -36,8 +43,8 @@ export function usualThing(kind: ThingKind, survey: Survey): Thing {
   return {
     id: newEntryId(kind),
     kind,
-    left: nanometers(Math.round((survey.width - fits) / 2)),
-    bottom: inches(bottom),
+    left: startLeft(kind, survey, fits),
+    bottom: kind === 'cutOff' ? nanometers(Math.max(0, survey.height - inches(height))) : inches(bottom),
     width: fits,
     height: inches(height),
     thickness: inches(0.75),
