@@ -41,6 +41,7 @@ if (!file.ok) throw new Error('the demo file is broken')
 const solve = highsSolver(() => highs())
 for (const wall of file.value.rooms.flatMap((room) => room.walls)) {
   const workpiece: Workpiece = { wall, settings: file.value.settings }
+  await measure(`whole plan without boards, ${wall.name}`, 100, () => computePlan(workpiece))
   const requests = boardRequests(computePlan(workpiece).cutList, file.value.settings)
   await measure(`first board plan, ${wall.name}`, 50, () => requests.map(planBoardsQuickly))
   await measure(`proven board plan, ${wall.name}`, 20, async () => {

@@ -26,10 +26,31 @@ function withDesign(workpiece: Workpiece, patch: Partial<Workpiece['wall']['desi
   return { ...workpiece, wall: { ...workpiece.wall, design: { ...workpiece.wall.design, ...patch } } }
 }
 
+function meetsNothing(workpiece: Workpiece, layout: Layout): boolean {
+  return layout.battens.every((batten) =>
+    meetings(battenStrip(layout, batten), layout.obstacles).every(
+      (meeting) =>
+        !isOpen(meeting, workpiece) || meeting.to <= layout.battenFoot || meeting.from >= layout.battenHead,
+    ),
+  )
+}
+
 function isClear(workpiece: Workpiece): boolean {
   const { survey, design } = workpiece.wall
   const layout = layOut(survey, design, workpiece.settings)
-  return layout.placement !== null && openMeetings(workpiece, layout).length === 0
+  return layout.placement !== null && meetsNothing(workpiece, layout)
+}
+
+/** The same layout with its battens moved along the wall, all else as it stands. */
+function moved(layout: Layout, by: number): Layout {
+  return {
+    ...layout,
+    battens: layout.battens.map((batten) => ({
+      ...batten,
+      left: nearestNanometer(batten.left + by),
+      right: nearestNanometer(batten.right + by),
+    })),
+  }
 }
 
 /** The smallest shifts, one each way, that clear everything: tried tick by tick as far as the end bays allow. */
@@ -41,7 +62,7 @@ function clearingShifts(workpiece: Workpiece, layout: Layout): WayOut[] {
   const find = (sign: 1 | -1, room: number): WayOut[] => {
     for (let by = step; by <= room; by += step) {
       const shift = nearestNanometer(now + sign * by)
-      if (isClear(withDesign(workpiece, { shift })))
+      if (meetsNothing(workpiece, moved(layout, sign * by)))
         return [
           {
             says: { code: 'shiftBy', by: nearestNanometer(sign * by) },
@@ -116,10 +137,10 @@ function moveBox(workpiece: Workpiece, meeting: Meeting, left: Length, right: Le
   const toLeft = left - (box.left + box.width)
   const toRight = right - box.left
   const by = nearestNanometer(Math.abs(toLeft) <= Math.abs(toRight) ? toLeft : toRight)
-  const moved = things.map((thing) =>
+  const put = things.map((thing) =>
     thing.id === box.id ? { ...thing, left: nearestNanometer(thing.left + by), fromRight: null } : thing,
   )
-  return [{ says: { code: 'moveBox', by }, edits: [{ type: 'patchSurvey', patch: { things: moved } }] }]
+  return [{ says: { code: 'moveBox', by }, edits: [{ type: 'patchSurvey', patch: { things: put } }] }]
 }
 
 /** Battens and rails that land on plates, or half on something, each with its ways out. */

@@ -6,6 +6,7 @@ import {
   type Meeting,
   meetings,
   type Piece,
+  type PieceSpec,
   placePiece,
   splitRun,
   type StripSpec,
@@ -91,6 +92,7 @@ interface Part {
 
 /** Parts of a strip between the things that end it. */
 function partsOf(strip: StripSpec, layout: Layout, design: Design): { parts: Part[]; notched: Meeting[] } {
+  if (layout.obstacles.length === 0) return { parts: [strip], notched: [] }
   const whole = placePiece({ ...strip, id: strip.stripId })
   if (!whole) return { parts: [], notched: [] }
   const start = startAlong(whole, strip)
@@ -127,29 +129,26 @@ function cutStrip(
   const { parts, notched } = partsOf(strip, layout, design)
   const longest = longestBoard(settings, strip.materialId)
   const pieces: Piece[] = []
-  const place = (part: Part, scarfs: Pick<Parameters<typeof placePiece>[0], 'startCut' | 'endCut'>) => {
-    const bare = placePiece({ ...strip, ...part, ...scarfs, id: strip.stripId, squareWithin: settings.fit })
+  const spec = { ...strip, id: strip.stripId, squareWithin: settings.fit }
+  const keep = (bare: Piece | null, ofSpec: PieceSpec) => {
     if (!bare || bare.longLength < SHORTEST) return
     const inside = notched.filter(({ from, to }) => overlapsAlong(bare, strip, from, to))
     const piece =
       inside.length === 0
         ? bare
         : placePiece({
-            ...strip,
-            ...part,
-            ...scarfs,
-            id: strip.stripId,
-            squareWithin: settings.fit,
+            ...ofSpec,
             notches: inside.map(({ from, to, depth, side }) => ({ from, to, depth, edge: side })),
           })
     if (piece) pieces.push(piece)
   }
   for (const part of parts) {
-    const whole = placePiece({ ...strip, ...part, id: strip.stripId })
+    const bevel = part === parts[0] && bevelled(strip, layout, design) ? { startCut: BACK_BEVEL } : {}
+    const wholeSpec: PieceSpec = { ...spec, startLine: part.startLine, endLine: part.endLine, ...bevel }
+    const whole = placePiece(wholeSpec)
     if (!whole) continue
-    const first = part === parts[0] && bevelled(strip, layout, design) ? { startCut: BACK_BEVEL } : {}
     if (strip.role === 'batten' || longest === null || whole.cutLength <= longest) {
-      place(part, first)
+      keep(whole, wholeSpec)
       continue
     }
     const from = startAlong(whole, strip)
@@ -165,16 +164,14 @@ function cutStrip(
         through: movedFrom(strip.center, strip.directionDeg, at, 0),
         directionDeg: strip.directionDeg + 90,
       })
-      place(
-        {
-          startLine: i === 0 ? part.startLine : across(run.from),
-          endLine: i === runs.length - 1 ? part.endLine : across(run.to),
-        },
-        {
-          ...(run.start.kind === 'scarf' ? { startCut: run.start } : {}),
-          ...(run.end.kind === 'scarf' ? { endCut: run.end } : {}),
-        },
-      )
+      const runSpec: PieceSpec = {
+        ...spec,
+        startLine: i === 0 ? part.startLine : across(run.from),
+        endLine: i === runs.length - 1 ? part.endLine : across(run.to),
+        ...(run.start.kind === 'scarf' ? { startCut: run.start } : {}),
+        ...(run.end.kind === 'scarf' ? { endCut: run.end } : {}),
+      }
+      keep(placePiece(runSpec), runSpec)
     })
   }
   if (pieces.length < 2) return pieces
