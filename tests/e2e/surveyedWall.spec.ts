@@ -23,7 +23,6 @@ test('a wall out by half an inch: closure refuses, is mended; every batten its o
   await openDemoWall(page, 'Window wall')
   await openStage(page, 'Measure')
   // 56 left, 33 wide and 53 3/4 right make 142 3/4; the wall reads about 142 1/4 there
-  const open = page.getByText(/^Window: 56 left of it, 33 itself and 53 3\/4 right of it make 142 3\/4/)
   await expect(page.getByText('Window: 56 left of it').first()).toBeVisible()
   await expectAccessible(page)
 
@@ -37,7 +36,6 @@ test('a wall out by half an inch: closure refuses, is mended; every batten its o
   await page.locator('[data-grip="window"]').click()
   await page.getByRole('textbox', { name: 'Its right edge, from the right' }).fill('53 1/4')
   await page.getByRole('button', { name: 'Done' }).click()
-  await expect(open).toHaveCount(0)
   await expect(page.getByText('Window: 56 left of it')).toHaveCount(0)
 
   // side trim and the rest of the walk round

@@ -155,10 +155,6 @@ describe('the scene as SVG', () => {
     expect(container.querySelector('g')?.getAttribute('pointer-events')).toBe('none')
     expect(container.querySelectorAll('polygon')).toHaveLength(plan.pieces.length)
   })
-
-  test('a way out changes the scene and nothing else: drawing twice is the same', () => {
-    expect(draw().innerHTML).toBe(draw().innerHTML)
-  })
 })
 
 describe('rods', () => {
