@@ -1,5 +1,4 @@
-import { Dialog, DialogTrigger, Popover } from 'react-aria-components'
-import { styled } from 'styled-components'
+import { DialogTrigger } from 'react-aria-components'
 import { tapesFor, type Tape, type Units } from '~/length'
 import { tapeName, unitsName } from '~/messages'
 import { THEME_COOKIE, THEMES } from '~/model'
@@ -7,23 +6,8 @@ import { Button } from '~/ui/Button'
 import { Choice } from '~/ui/Choice'
 import { Fractions } from '~/ui/Fractions'
 import { Row } from '~/ui/page'
-import { space } from '~/ui/theme'
 import { useWallEditor } from './WallEditor'
-
-const Surface = styled(Popover)`
-  width: 300px;
-  background: var(--raised);
-  color: var(--ink);
-  border: 1px solid var(--line);
-  border-radius: 8px;
-  box-shadow: 0 8px 28px rgb(0 0 0 / 0.22);
-  padding: ${space.l};
-`
-const Body = styled(Dialog)`
-  outline: none;
-  display: grid;
-  gap: ${space.m};
-`
+import { PopoverBody, PopoverCard } from '~/ui/PopoverCard'
 
 function wearTheme(theme: string) {
   document.documentElement.dataset.theme = theme
@@ -43,8 +27,8 @@ export function JobSettings() {
       <Button $kind="quiet" aria-label={`Units and tape: ${unitsName(units)}, ${tapeName(tape)}`}>
         <Fractions text={`${unitsName(units)}, ${tapeName(tape)}`} />
       </Button>
-      <Surface>
-        <Body aria-label="Units and tape">
+      <PopoverCard>
+        <PopoverBody aria-label="Units and tape">
           <Choice<Units>
             label="Lengths in"
             value={units}
@@ -64,8 +48,8 @@ export function JobSettings() {
               </Button>
             ))}
           </Row>
-        </Body>
-      </Surface>
+        </PopoverBody>
+      </PopoverCard>
     </DialogTrigger>
   )
 }

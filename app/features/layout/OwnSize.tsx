@@ -1,28 +1,12 @@
 import { useState } from 'react'
-import { Dialog, DialogTrigger, Popover } from 'react-aria-components'
-import { styled } from 'styled-components'
+import { DialogTrigger } from 'react-aria-components'
 import { useWallEditor } from '~/editor/WallEditor'
 import { inches } from '~/length'
 import { usualOffers } from '~/model'
 import { Button } from '~/ui/Button'
 import { LengthField } from '~/ui/LengthField'
 import { TextBox } from '~/ui/TextBox'
-import { space } from '~/ui/theme'
-
-const Surface = styled(Popover)`
-  width: 300px;
-  background: var(--raised);
-  color: var(--ink);
-  border: 1px solid var(--line);
-  border-radius: 8px;
-  box-shadow: 0 8px 28px rgb(0 0 0 / 0.22);
-  padding: ${space.l};
-`
-const Body = styled(Dialog)`
-  outline: none;
-  display: grid;
-  gap: ${space.m};
-`
+import { PopoverBody, PopoverCard } from '~/ui/PopoverCard'
 
 /** A free identifier for a material of this name. */
 function idFor(name: string, taken: readonly string[]): string {
@@ -62,8 +46,8 @@ export function OwnSize() {
   return (
     <DialogTrigger>
       <Button>A strip of your own size</Button>
-      <Surface>
-        <Body aria-label="A strip of your own size">
+      <PopoverCard>
+        <PopoverBody aria-label="A strip of your own size">
           {({ close }) => (
             <>
               <TextBox label="What you call it" value={name} onChange={setName} maxLength={40} autoFocus />
@@ -88,8 +72,8 @@ export function OwnSize() {
               </Button>
             </>
           )}
-        </Body>
-      </Surface>
+        </PopoverBody>
+      </PopoverCard>
     </DialogTrigger>
   )
 }
