@@ -31,7 +31,7 @@ describe('npm run plan', () => {
       core.pieces.map((p) => p.cutLength),
     )
     expect(said.marks[0].near).toEqual({
-      nm: core.layout.battens[0]?.left,
+      nm: core.layout.uprights[0]?.left,
       text: '13 15/16 in',
       tick: 353_218_750 + 793_750,
       side: 'under',

@@ -1,4 +1,4 @@
-import { inches } from '~/length'
+import { inches, type Length, toInches } from '~/length'
 import {
   blankSurvey,
   type Design,
@@ -66,4 +66,14 @@ export function thing(
     fromTop: null,
     ...more,
   }
+}
+
+/** How many pieces of each length, by long point in inches. */
+export function pieceCounts(pieces: readonly { longLength: Length }[]): Record<string, number> {
+  const counts: Record<string, number> = {}
+  for (const { longLength } of pieces) {
+    const key = String(toInches(longLength))
+    counts[key] = (counts[key] ?? 0) + 1
+  }
+  return counts
 }

@@ -121,7 +121,12 @@ describe('what cannot be is a finding with ways out', () => {
     ['footWithoutBaseboard', wallOf({}, { foot: { kind: 'baseboard' } })],
     [
       'pitchWithinStrip',
-      wallOf({}, { spacing: { school: 'fromCenter', wish: inches(2), measure: 'pitch', centerOn: 'gap' } }),
+      wallOf(
+        {},
+        {
+          spacing: { school: 'fromCenter', about: null, wish: inches(2), measure: 'pitch', centerOn: 'gap' },
+        },
+      ),
     ],
     [
       'noCountInLimits',
@@ -144,7 +149,12 @@ describe('what cannot be is a finding with ways out', () => {
     ['centerMarksUneven', wallOf({}, { spacing: { school: 'centerMarks', bays: 5 } })],
     [
       'endSliver',
-      wallOf({}, { spacing: { school: 'fromCenter', wish: inches(18), measure: 'gap', centerOn: 'strip' } }),
+      wallOf(
+        {},
+        {
+          spacing: { school: 'fromCenter', about: null, wish: inches(18), measure: 'gap', centerOn: 'strip' },
+        },
+      ),
     ],
     [
       'gapOutsideLimits',
@@ -197,7 +207,7 @@ describe('edits', () => {
     const start = wallOf({}, { spacing: { school: 'equalByCount', strips: 6, ends: 'gap' } })
     const pulled = applyEdit(start, { type: 'setGap', gap: inches(30.02) })
     expect(pulled.wall.design.spacing).toMatchObject({ school: 'nearWish', wish: inches(30), strips: null })
-    expect(computePlan(pulled).layout.battens).toHaveLength(3)
+    expect(computePlan(pulled).layout.uprights).toHaveLength(3)
   })
 
   test('a pitch stays a pitch when its gap is pulled', () => {
@@ -308,8 +318,8 @@ describe('laws', () => {
             design,
           },
         }
-        const small = computePlan(workpiece).layout.battens
-        computePlan(twice).layout.battens.forEach((batten, i) => {
+        const small = computePlan(workpiece).layout.uprights
+        computePlan(twice).layout.uprights.forEach((batten, i) => {
           expect(Math.abs(batten.left - 2 * (small[i]?.left ?? 0))).toBeLessThanOrEqual(2)
         })
       }),

@@ -7,8 +7,10 @@ import { spacingFindings } from './findings/spacingFindings'
 import { surveyFindings } from './findings/surveyFindings'
 import { proudFindings, slopeFindings } from './findings/trimFindings'
 import { cutLayout } from './layout/cutLayout'
-import { type Layout, layOut } from './layout/layout'
-import { type ClosingSum, closingSum } from './marks/closingSum'
+import { layOut } from './layout/layOutWall'
+import type { Layout } from './layout/layout'
+import { stripPlans } from './layout/strips'
+import { type ClosingSum, closingOf } from './marks/closingSum'
 import { buildCutList, type CutRow, type Piece } from './pieces'
 
 /** Everything that follows from one wall and its design, but for the boards, which take longer. */
@@ -26,15 +28,16 @@ const ORDER: readonly Severity[] = ['wrong', 'watch', 'note', 'good']
 export function computePlan(workpiece: Workpiece): Plan {
   const { survey, design } = workpiece.wall
   const layout = layOut(survey, design, workpiece.settings)
-  const pieces = cutLayout(layout, design, workpiece.settings)
+  const plans = stripPlans(layout, survey, design, workpiece.settings)
+  const pieces = cutLayout(layout, plans, design, workpiece.settings)
   const cutList = buildCutList(pieces)
-  const closing = layout.placement ? closingSum(layout.placement) : null
+  const closing = closingOf(layout)
   const findings: Finding[] = [
     ...surveyFindings(workpiece, layout),
-    ...meetingFindings(workpiece, layout),
+    ...meetingFindings(workpiece, layout, plans),
     ...spacingFindings(workpiece, layout),
     ...heightFindings(workpiece, layout),
-    ...proudFindings(workpiece, layout),
+    ...proudFindings(workpiece, layout, plans),
     ...slopeFindings(workpiece, layout),
     ...boardFindings(workpiece, layout, pieces),
   ]

@@ -43,20 +43,20 @@ export function GapHandle({ frame }: { frame: Frame }) {
   const { plan, workpiece, wording, edit, saving, selected } = useWallEditor()
   const gripped = useRef({ gap: 0, index: 0 })
   const { layout } = plan
-  const { placement, battens } = layout
+  const { placement, uprights } = layout
   const gaps = placement?.gaps ?? []
   if (!placement || gaps.length === 0) return null
-  const picked = battens.findIndex(({ id }) => id === selected)
+  const picked = uprights.findIndex(({ id }) => id === selected)
   const index = Math.min(picked >= 0 ? picked : Math.floor((gaps.length - 1) / 2), gaps.length - 1)
-  const [before, after] = [battens[index], battens[index + 1]]
+  const [before, after] = [uprights[index], uprights[index + 1]]
   const gap = gaps[index]
   if (!before || !after || gap === undefined) return null
-  const y = frame.toY(layout.battenFoot + (layout.battenHead - layout.battenFoot) * 0.58)
+  const y = frame.toY(layout.uprightFoot + (layout.uprightHead - layout.uprightFoot) * 0.58)
   const tick = tickOf(workpiece.settings.tape)
   const width = layout.battenMaterial.width
   const stepCount = (strips: number) => {
     const { spacing } = workpiece.wall.design
-    const count = battens.length - strips
+    const count = uprights.length - strips
     if (spacing.school === 'fromCenter' || spacing.school === 'fromEnd')
       return edit([{ type: 'setGap', gap: nearestNanometer(gap + strips * tick) }], 'live')
     if (count < 2) return

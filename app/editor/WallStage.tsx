@@ -9,7 +9,7 @@ import { LongRod } from '~/drawing/view/LongRod'
 import { SCREEN } from '~/drawing/view/palette'
 import { GhostView, SceneView } from '~/drawing/view/SceneView'
 import { formatLength, NM_PER_INCH, NM_PER_MM, toInches } from '~/length'
-import { findingText } from '~/messages'
+import { findingText, layoutTitle, uprightWords } from '~/messages'
 import { Fractions } from '~/ui/Fractions'
 import { narrow, space, type } from '~/ui/theme'
 import { GapHandle, HeightHandle } from './StageHandles'
@@ -102,7 +102,7 @@ export function WallStage({
   const marks = new Map(runningMarks(layout, datum, tape).map((mark) => [mark.stripId, mark]))
   const { lines } = layout
   const fromDatum = (at: number) => (datum === 'left' ? lines.left + at : lines.right - at)
-  const rodStrips = layout.battens.flatMap((batten) => {
+  const rodStrips = layout.uprights.flatMap((batten) => {
     const mark = marks.get(batten.id)?.[edge]
     return mark
       ? [
@@ -129,9 +129,10 @@ export function WallStage({
       .flatMap(({ stripIds }) => stripIds),
   )
   const problem = Object.values(unread)[0]
-  const blocking = layout.placement
-    ? undefined
-    : plan.findings.find(({ severity, stage }) => severity === 'wrong' && stage === 'layout')
+  const blocking =
+    layout.spacingIssue === null
+      ? undefined
+      : plan.findings.find(({ severity, stage }) => severity === 'wrong' && stage === 'layout')
   const pick = (id: string) => select(id === selected ? null : id)
 
   return (
@@ -139,7 +140,7 @@ export function WallStage({
       <svg
         viewBox={`0 0 ${size.width} ${size.height}`}
         role="group"
-        aria-label={`Wall ${formatLength(survey.width, wording.format)} wide, ${formatLength(survey.height, wording.format)} high, with ${layout.battens.length} battens`}
+        aria-label={`Wall ${formatLength(survey.width, wording.format)} wide, ${formatLength(survey.height, wording.format)} high: ${layoutTitle(plan, wording)}`}
         opacity={problem ? 0.45 : 1}
         data-width-in={toInches(survey.width)}
       >
@@ -173,7 +174,7 @@ export function WallStage({
           caption={
             slim
               ? `${EDGE_WORDS[edge]}s from the ${datum} corner`
-              : `${EDGE_WORDS[edge]} of each batten, tape hooked in the ${datum} corner`
+              : `${EDGE_WORDS[edge]} of each ${uprightWords(layout.pattern).one}, tape hooked in the ${datum} corner`
           }
           onPick={pick}
         />

@@ -45,6 +45,14 @@ export function findingText(says: FindingSays, w: Wording): string {
       return `That makes ${says.strips} strips on one wall; the most Regla lays out is ${says.most}. Check the gap.`
     case 'noCountInLimits':
       return `No count of strips gives equal gaps between ${say(says.least, w)} and ${sayWithUnit(says.most, w)}.`
+    case 'noStudsKnown':
+      return 'No studs are known on this stretch. Mark them where the wall is measured.'
+    case 'stripsOverlap':
+      return `Strip ${says.strip} runs ${sayWithUnit(says.by, w)} into what comes next.`
+    case 'rowsTooMany':
+      return `The rails of ${count(says.rows, 'row')} need ${sayWithUnit(says.needed, w)}, and there are ${say(says.height, w)}.`
+    case 'noRoomForBoxes':
+      return `A stretch of ${sayWithUnit(says.width, w)} is too narrow for a box: it takes ${say(says.needed, w)} with its margins.`
     case 'topAboveHead':
       return `The top at ${say(says.top, w)} is ${sayWithUnit(says.top - says.headLine, w)} above the ${says.crown ? 'crown’s underside' : 'ceiling'} at ${say(says.headLine, w)}.`
     case 'noRoomForBattens':
@@ -101,6 +109,8 @@ export function wayOutText(says: WayOutSays, w: Wording): string {
   switch (says.code) {
     case 'useStrips':
       return `${count(says.strips, 'strip')}, gaps ${say(says.gap, w)}`
+    case 'rows':
+      return says.rows === 1 ? 'One row' : `${says.rows} rows`
     case 'useMaterial':
       return `Use ${materialName(says.materialId, w)}`
     case 'centerOn':

@@ -50,7 +50,13 @@ describe('findings speak the trade’s words, with numbers and where from', () =
   })
 
   test('a sliver names the ends and offers the other centring', () => {
-    const spacing = { school: 'fromCenter', wish: inches(18), measure: 'gap', centerOn: 'strip' } as const
+    const spacing = {
+      school: 'fromCenter',
+      about: null,
+      wish: inches(18),
+      measure: 'gap',
+      centerOn: 'strip',
+    } as const
     const { text, ways } = said(wallOf({}, { spacing }), 'endSliver')
     expect(text).toBe('Both end bays are only 2 3/4 against gaps of 18 in: a sliver.')
     expect(ways[0]).toBe('Gap on the centre, ends 13')
@@ -87,7 +93,9 @@ test('pieces, ends, heights and board troubles have names', () => {
   expect(endCutName({ kind: 'scarf', bevelDeg: 45, hidden: millimeters(0) })).toBe(
     '45° scarf through the thickness, laps over',
   )
-  expect(heightMarkName({ what: 'bandBottom', bandId: 'topRail' })).toBe('underside of the top rail')
+  expect(heightMarkName({ id: 'topRail-bottom', what: 'bandBottom', bandId: 'topRail' })).toBe(
+    'underside of the top rail',
+  )
   expect(
     boardIssueText(
       {

@@ -8,7 +8,7 @@ import {
   type Tape,
   type Units,
 } from '~/length'
-import type { HeightRule, Material } from '~/model'
+import type { CornerEnd, HeightRule, Material, Pattern, RailUse, Survey, ThingKind } from '~/model'
 
 /** The job's way of writing lengths, and its materials, for sentences. */
 export interface Wording {
@@ -37,18 +37,93 @@ export function materialName(id: string, { materials }: Wording): string {
   return material ? [material.nominal, material.name].filter((word) => word !== '').join(' ') : id
 }
 
-/** Batten 4, Top rail. */
+const STRIP_NAMES: Readonly<Record<string, string>> = {
+  topRail: 'Top rail',
+  bottomRail: 'Bottom rail',
+  ledger: 'Ledger',
+  cap: 'Cap',
+  border: 'Border',
+  batten: 'Batten',
+  slat: 'Slat',
+  stile: 'Stile',
+  box: 'Box',
+  rail: 'Rail',
+  chairRail: 'Chair rail',
+  pictureRail: 'Picture rail',
+  shelf: 'Shelf',
+}
+
+/** Batten 4, Box 2, Top rail; the first chair rail needs no number. */
 export function stripName(stripId: string): string {
-  const batten = /^batten-(\d+)$/.exec(stripId)
-  if (batten) return `Batten ${batten[1]}`
-  return { topRail: 'Top rail', bottomRail: 'Bottom rail', ledger: 'Ledger' }[stripId] ?? 'Cap'
+  const [, kind = stripId, number] = /^([A-Za-z]+)-(\d+)$/.exec(stripId) ?? []
+  const name = STRIP_NAMES[kind] ?? kind
+  const alone = number === '1' && ['chairRail', 'pictureRail', 'shelf'].includes(kind)
+  return number === undefined || alone ? name : `${name} ${number}`
+}
+
+/** What the pattern's uprights (or boxes) are called, one and many. */
+export function uprightWords(pattern: Pattern): { one: string; many: string } {
+  const one = { battens: 'batten', slats: 'slat', grid: 'stile', boxes: 'box', rails: 'rail' }[pattern]
+  return { one, many: one === 'box' ? 'boxes' : `${one}s` }
+}
+
+/** The pattern as one says it. */
+export function patternName(pattern: Pattern): string {
+  return {
+    battens: 'battens',
+    grid: 'a grid',
+    boxes: 'boxes of moulding',
+    slats: 'slats',
+    rails: 'rails alone',
+  }[pattern]
+}
+
+/** Chair rail, shelf, as one says it. */
+export function railUseName(use: RailUse): string {
+  return { rail: 'mid rail', chairRail: 'chair rail', pictureRail: 'picture rail', shelf: 'shelf' }[use]
+}
+
+/** How a horizontal ends at a corner of the room. */
+export function cornerEndName(end: CornerEnd): { text: string; hint: string } {
+  return {
+    run: { text: 'run square to the wall', hint: 'the one that is fitted first' },
+    against: { text: 'butt against the trim there', hint: 'square, shorter by its thickness' },
+    cope: { text: 'are coped to the trim there', hint: 'cut to its profile; fitted second' },
+    miter: { text: 'are mitred', hint: 'half of the measured corner angle' },
+  }[end]
+}
+
+/** Left of the window, under the window, the whole wall. */
+export function sectionName(
+  { id, opening, row }: { id: string; opening: string | null; row: number },
+  { things }: Survey,
+): string {
+  const thing = (thingId: string | undefined) => things.find((each) => each.id === thingId)
+  const rowText = row === 0 ? '' : `, row ${row + 1}`
+  if (opening) return `over or under the ${thingWord(thing(opening)?.kind)}${rowText}`
+  const after = /after-(.+?)(-bend\d+)?$/.exec(id)?.[1]
+  if (after) return `right of the ${thingWord(thing(after)?.kind)}${rowText}`
+  return `${id.includes('first') ? 'from the left corner' : id.includes('bend') ? 'along the slope' : 'the whole wall'}${rowText}`
+}
+
+function thingWord(kind: ThingKind | undefined): string {
+  return kind === undefined ? 'opening' : kind === 'cutOff' ? 'missing part' : kind
+}
+
+const SIDE_NAMES: Readonly<Record<string, string>> = {
+  bottom: 'lower side',
+  top: 'upper side',
+  left: 'left side',
+  right: 'right side',
 }
 
 /** Batten 4; Top rail, part 2 for a piece of a joined rail. */
 export function pieceName(piece: { stripId: string; id: string }): string {
-  return piece.id === piece.stripId
-    ? stripName(piece.stripId)
-    : `${stripName(piece.stripId)}, part ${piece.id.slice(piece.stripId.length + 1)}`
+  if (piece.id === piece.stripId) return stripName(piece.stripId)
+  const [part = '', ...more] = piece.id.slice(piece.stripId.length + 1).split('-')
+  const side = SIDE_NAMES[part] ?? (part.startsWith('side') ? `side ${part.slice(4)}` : null)
+  if (side === null) return `${stripName(piece.stripId)}, part ${part}`
+  return `${stripName(piece.stripId)}, ${side}${more.length > 0 ? `, part ${more.join('-')}` : ''}`
 }
 
 /** one third, two thirds ... */
@@ -87,8 +162,13 @@ export function money(hundredths: number, currency: string): string {
   return new Intl.NumberFormat('en-US', { style: 'currency', currency }).format(hundredths / 100)
 }
 
+function rowWords(id: string): string {
+  const row = /^row(\d+)-/.exec(id)?.[1]
+  return row === undefined || row === '1' ? '' : `, row ${row}`
+}
+
 /** Underside of the top rail, top of the cap. */
-export function heightMarkName(mark: { what: string; bandId?: string }): string {
+export function heightMarkName(mark: { id: string; what: string; bandId?: string }): string {
   const band = mark.bandId ? stripName(mark.bandId).toLowerCase() : ''
   switch (mark.what) {
     case 'baseTop':
@@ -97,13 +177,21 @@ export function heightMarkName(mark: { what: string; bandId?: string }): string 
       return `underside of the ${band}`
     case 'bandTop':
       return `top of the ${band}`
-    case 'battenHead':
-      return 'top of the battens'
+    case 'boxBottom':
+      return `bottom of the boxes${rowWords(mark.id)}`
+    case 'boxTop':
+      return `top of the boxes${rowWords(mark.id)}`
+    case 'uprightHead':
+      return 'top of the uprights'
     case 'headLine':
       return 'underside of the crown'
     default:
       return 'ceiling'
   }
+}
+
+function degrees(deg: number): string {
+  return `${Number(deg.toFixed(1))}°`
 }
 
 /** Square, 45° scarf over, 30° miter. */
@@ -117,5 +205,9 @@ export function endCutName(cut: EndCut): string {
       return `${cut.bevelDeg}° back bevel`
     case 'scarf':
       return `${cut.bevelDeg}° scarf through the thickness, ${cut.hidden > 0 ? 'runs under' : 'laps over'}`
+    case 'cope':
+      return `cope: cut at ${degrees(cut.sawSettingDeg)}, then follow the profile`
+    case 'cornerMiter':
+      return `bevel at ${degrees(cut.sawSettingDeg)}, ${cut.longSide} long`
   }
 }

@@ -1,11 +1,19 @@
 import { z } from 'zod'
 import { inches, ZERO } from '~/length'
-import { type LengthSchema, positive, storedLength } from './lengthSchema'
+import { type LengthSchema, notNegative, positive, storedLength } from './lengthSchema'
 import { idSchema } from './material'
+import {
+  boxesSchema,
+  CORNER_ENDS,
+  type HEIGHT_RULES,
+  heightSchema,
+  judgementSchema,
+  PATTERNS,
+  railSchema,
+  STARTING_BOXES,
+  STARTING_JUDGEMENT,
+} from './pattern'
 import { spacingSchema } from './spacing'
-
-/** The usual heights of a part-height layout, as parts of the wall's height. */
-export const HEIGHT_RULES = ['typed', 'third', 'half', 'twoThirds', 'full'] as const
 
 /** How rails take a floor that falls. */
 export const LEVEL_RULES = ['level', 'floor', 'ceiling', 'split'] as const
@@ -22,7 +30,7 @@ export type Fixing = (typeof FIXINGS)[number]
 export function designSchema(length: LengthSchema) {
   return z.strictObject({
     version: z.literal(1),
-    pattern: z.literal('battens'),
+    pattern: z.enum(PATTERNS),
     battenMaterial: idSchema,
     spacing: spacingSchema(length),
     /** What the battens stand on: the kept baseboard, a bottom rail of their own, or the floor. */
@@ -36,10 +44,34 @@ export function designSchema(length: LengthSchema) {
     /** Cap on the top rail: laid flat as a little shelf, or standing on edge. */
     cap: z.strictObject({ material: idSchema, lay: z.enum(['flat', 'edge']) }).nullable(),
     /** Top of the top rail (of the battens without one), from the floor; a cap comes on top of it. */
-    height: z.discriminatedUnion('rule', [
-      z.strictObject({ rule: z.literal('typed'), value: positive(length) }),
-      z.strictObject({ rule: z.enum(['third', 'half', 'twoThirds', 'full']) }),
-    ]),
+    height: heightSchema(length),
+    /** More horizontals: mid rails, chair rail, picture rail, shelves. */
+    rails: z.array(railSchema(length)).max(12).default([]),
+    /** Which members run through where uprights and rails cross; `byStock` lets the longest board decide. */
+    through: z.enum(['uprights', 'rails', 'byStock']).default('byStock'),
+    /** One layout right across the wall, or one between and beside its openings each. */
+    sections: z.enum(['across', 'beside']).default('across'),
+    /** What one section has of its own, by the section's id: its count of strips (of boxes), its shift. */
+    sectionOwn: z
+      .record(
+        z.string().max(140),
+        z.strictObject({ strips: z.number().int().min(1).max(400).nullable(), shift: length }),
+      )
+      .default({}),
+    /** The part of the wall that is covered, from the left corner; null is all of it. */
+    extent: z
+      .strictObject({ left: notNegative(length), right: positive(length) })
+      .nullable()
+      .default(null),
+    /** The grid's perimeter, and the weights its rows' heights go by, from the bottom up. */
+    border: z.enum(['none', 'butt', 'miter']).default('butt'),
+    rows: z.array(z.number().positive().max(100)).min(1).max(40).default([1, 1]),
+    boxes: boxesSchema(length).default(STARTING_BOXES),
+    /** How horizontals end at the two corners of the room. */
+    corners: z
+      .strictObject({ left: z.enum(CORNER_ENDS), right: z.enum(CORNER_ENDS) })
+      .default({ left: 'run', right: 'run' }),
+    judgement: judgementSchema(length).default(STARTING_JUDGEMENT),
     /** How a rail longer than the boards is joined. */
     railJoint: z.enum(['scarf', 'butt']),
     /** What a falling floor does to the rails: dead level, along the floor, along the ceiling, half way. */
@@ -81,6 +113,16 @@ export function startingDesign(): Design {
     topRail: { material: 'pine-1x4' },
     cap: null,
     height: { rule: 'twoThirds' },
+    rails: [],
+    through: 'byStock',
+    sections: 'across',
+    sectionOwn: {},
+    extent: null,
+    border: 'butt',
+    rows: [1, 1],
+    boxes: STARTING_BOXES,
+    corners: { left: 'run', right: 'run' },
+    judgement: STARTING_JUDGEMENT,
     railJoint: 'scarf',
     levelRule: 'level',
     shift: ZERO,

@@ -1,4 +1,5 @@
 export * from './design'
+export * from './pattern'
 export * from './edits'
 export * from './job'
 export * from './lengthSchema'

@@ -46,7 +46,9 @@ export type LengthReadingKind = LengthReading['kind']
 export const OPENINGS = ['window', 'door'] as const
 export const PLATES = ['outlet', 'switch', 'thermostat', 'vent', 'sconce'] as const
 export const TRIMS = ['sideTrim', 'chairRail', 'ledge', 'stool', 'shelf', 'cutOff'] as const
-export const THING_KINDS = [...OPENINGS, ...PLATES, ...TRIMS] as const
+/** What stands before the wall: strips run on behind it, but a layout may be centred on it or line up with it. */
+export const FURNITURE = ['bed', 'sofa', 'table'] as const
+export const THING_KINDS = [...OPENINGS, ...PLATES, ...TRIMS, ...FURNITURE] as const
 export type ThingKind = (typeof THING_KINDS)[number]
 
 /**

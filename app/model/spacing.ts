@@ -1,8 +1,12 @@
 import { z } from 'zod'
 import { type LengthSchema, notNegative, positive } from './lengthSchema'
+import { idSchema } from './material'
 
-/** Where the layout ends: a gap against the wall, or a strip against it. */
-export const ENDS = ['gap', 'strip'] as const
+/**
+ * What stands at the two ends of a span, left then right: a gap like the rest, a strip hard against it, or half a
+ * gap. `stripGap` and `gapStrip` have a strip at one end only.
+ */
+export const ENDS = ['gap', 'strip', 'half', 'stripGap', 'gapStrip'] as const
 /** What a wished number means: clear between strips, or centre to centre. */
 export const MEASURES = ['gap', 'pitch'] as const
 
@@ -29,6 +33,8 @@ export function spacingSchema(length: LengthSchema) {
       wish: positive(length),
       measure,
       centerOn: z.enum(['strip', 'gap']),
+      /** The thing on the wall it is centred about, such as a window or a bed; null is the middle of the span. */
+      about: idSchema.nullable().default(null),
     }),
     z.strictObject({
       school: z.literal('fromEnd'),
@@ -38,6 +44,10 @@ export function spacingSchema(length: LengthSchema) {
       startWith: z.enum(['strip', 'gap']),
     }),
     z.strictObject({ school: z.literal('centerMarks'), bays: count.min(2) }),
+    /** A strip centred on every stud, or on every second, third ... */
+    z.strictObject({ school: z.literal('toStuds'), every: z.number().int().min(1).max(8) }),
+    /** Each strip where it was put: left edges from the span's left end, in order. */
+    z.strictObject({ school: z.literal('placed'), nearEdges: z.array(notNegative(length)).min(1).max(400) }),
   ])
 }
 

@@ -13,7 +13,7 @@ function softwood(nominalWidth: number, actualWidth: number): Material {
 
 /**
  * The built-in strip materials. Pine boards: dry dressed sizes of Voluntary Product Standard PS 20
- * (American Softwood Lumber Standard). Lattice and MDF strip sizes: common practice, no source.
+ * (American Softwood Lumber Standard). Lattice, moulding and MDF strip sizes: common practice, no source.
  */
 export const STOCK_LIST: readonly Material[] = [
   softwood(2, 1.5),
@@ -26,6 +26,20 @@ export const STOCK_LIST: readonly Material[] = [
   softwood(12, 11.25),
   { id: 'lattice', nominal: '1/4 lattice', name: 'poplar', width: inches(1.5), thickness: inches(0.25) },
   { id: 'mdf-half', nominal: '1/2 MDF strip', name: 'MDF', width: inches(2.5), thickness: inches(0.5) },
+  {
+    id: 'panel-moulding',
+    nominal: '1 1/4 panel moulding',
+    name: 'pine',
+    width: inches(1.25),
+    thickness: inches(0.5),
+  },
+  {
+    id: 'chair-rail',
+    nominal: '2 1/2 chair rail',
+    name: 'pine',
+    width: inches(2.5),
+    thickness: inches(0.75),
+  },
   { id: 'mdf-3q', nominal: '3/4 MDF strip', name: 'MDF', width: inches(3.5), thickness: inches(0.75) },
 ]
 

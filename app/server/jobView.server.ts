@@ -1,5 +1,5 @@
 import { computePlan } from '~/core/computePlan'
-import { count, say } from '~/messages'
+import { layoutTitle, say } from '~/messages'
 import type { Database } from './db/database.server'
 import { jobDetail } from './jobs.server'
 import { wallPage } from './walls.server'
@@ -15,7 +15,7 @@ export function jobView(db: Database, jobId: string) {
     if (!page) return ''
     const { survey } = page.wall
     const plan = computePlan({ wall: page.wall, settings: page.settings })
-    return `${say(survey.width, wording)} × ${say(survey.height, wording)}, ${count(plan.layout.battens.length, 'batten')} to ${say(plan.layout.height, wording)}`
+    return `${say(survey.width, wording)} × ${say(survey.height, wording)}, ${layoutTitle(plan, wording)}`
   }
   return {
     id: job.id,

@@ -1,6 +1,5 @@
 import type { Workpiece } from '~/model'
-import type { Layout } from '../layout/layout'
-import type { CutRow } from '../pieces'
+import { type CutRow, isUpright, type Piece } from '../pieces'
 import { latestReadings } from '../survey/latestReadings'
 
 /** May equal pieces be cut at one stop, and why. `spread` is how far the readings differ, nanometers. */
@@ -17,18 +16,22 @@ function spreadOf(values: readonly number[]): number {
   return values.length === 0 ? 0 : Math.max(...values) - Math.min(...values)
 }
 
-/** May this row be batch-cut? From the spread of the readings its length hangs on, against the fitting tolerance. */
-export function batchAdvice(row: CutRow, layout: Layout, { wall, settings }: Workpiece): BatchAdvice {
+/**
+ * May this row be batch-cut? Pieces between other strips hang on marks alone; a piece that ends at a thing is
+ * measured; one that ends at the wall hangs on the spread of the readings, against the fitting tolerance.
+ */
+export function batchAdvice(
+  row: CutRow,
+  pieces: readonly Piece[],
+  { wall, settings }: Workpiece,
+): BatchAdvice {
   const { readings } = wall.survey
-  const bands = new Set(layout.bands.map(({ id }) => id))
-  if (
-    row.pieceIds.some((id) => /^(batten-\d+|topRail|bottomRail|ledger|cap)-\d+$/.test(id)) &&
-    row.role === 'batten'
-  )
-    return { advice: 'measureInPlace', why: 'meetsThing', spread: 0 }
-  if (row.role === 'batten' && bands.has('topRail') && (bands.has('bottomRail') || bands.has('ledger')))
-    return { advice: 'batch', why: 'betweenRails', spread: 0 }
-  const kinds = row.role === 'batten' ? (['floorFall', 'height'] as const) : (['width'] as const)
+  const inRow = pieces.filter(({ id }) => row.pieceIds.includes(id))
+  const ends = new Set(inRow.flatMap(({ startsAt, endsAt }) => [startsAt, endsAt]))
+  if (ends.has('thing')) return { advice: 'measureInPlace', why: 'meetsThing', spread: 0 }
+  if (!ends.has('wall')) return { advice: 'batch', why: 'betweenRails', spread: 0 }
+  const upright = isUpright(row.role)
+  const kinds = upright ? (['floorFall', 'height'] as const) : (['width'] as const)
   const values = kinds.map((kind) => latestReadings(readings, kind).map(({ value }) => value))
   const times = Math.max(...values.map((list) => list.length))
   const spread = Math.max(

@@ -71,7 +71,7 @@ describe('may I batch?', () => {
     const plan = computePlan(workpiece)
     const row = plan.cutList.find((each) => each.role === role)
     if (!row) throw new Error('no row')
-    return batchAdvice(row, plan.layout, workpiece)
+    return batchAdvice(row, plan.pieces, workpiece)
   }
   const onFloor = { foot: { kind: 'floor' } } as const
 

@@ -1,6 +1,6 @@
 import { addLengths, inches, type Length, nanometers } from '~/length'
 import type { Fixing, Material, Survey, Workpiece } from '~/model'
-import type { Piece } from '../pieces'
+import { isUpright, type Piece } from '../pieces'
 import { boundsOf } from '../geometry'
 import { keepOutsOf } from '../survey/keepOuts'
 
@@ -72,7 +72,8 @@ export function fixingOf(piece: Piece, material: Material, { wall }: Workpiece):
   })
   if (chosen !== 'proposed') return advice(chosen, 'chosen')
   if (walkRound.holder === 'renter') return advice('removable', 'renter')
-  if (piece.role === 'batten' && overKeepOut(piece, wall.survey)) return advice('dabs', 'keepOut')
+  if ((isUpright(piece.role) || piece.role === 'boxStile') && overKeepOut(piece, wall.survey))
+    return advice('dabs', 'keepOut')
   if (studs > 0) return advice('nails', 'onStuds')
   if (material.thickness <= LIGHT) return advice('dabs', 'light')
   return behind.studs.length > 0 ? advice('nailsAndGlue', 'offStuds') : advice('crossedNails', 'noStuds')

@@ -18,6 +18,14 @@ function snapped(workpiece: Workpiece, length: number): Length {
   return nanometers(Math.max(1, Math.round(length / tick)) * tick)
 }
 
+/** A box of the width it was dragged to: the new wish, its limits widened where they would bar it. */
+function withBoxWidth(workpiece: Workpiece, wanted: Length): Partial<Design> {
+  const { boxes } = workpiece.wall.design
+  const wish = snapped(workpiece, wanted)
+  const [least, most] = [Math.min(boxes.least, wish), Math.max(boxes.most, wish)].map(nanometers)
+  return { boxes: { ...boxes, wish, least: least ?? wish, most: most ?? wish, count: null } }
+}
+
 function withGap(workpiece: Workpiece, wanted: Length): Spacing {
   const { design } = workpiece.wall
   const { spacing } = design
@@ -37,7 +45,9 @@ function withGap(workpiece: Workpiece, wanted: Length): Spacing {
         strips: null,
       }
     case 'equalByCount':
-    case 'centerMarks': {
+    case 'centerMarks':
+    case 'toStuds':
+    case 'placed': {
       const slack = nanometers(Math.round(gap / 2))
       return {
         school: 'nearWish',
@@ -66,7 +76,12 @@ export function applyEdit(workpiece: Workpiece, edit: Edit): Workpiece {
     case 'setHeight':
       return withDesign(workpiece, { height: { rule: 'typed', value: snapped(workpiece, edit.height) } })
     case 'setGap':
-      return withDesign(workpiece, { spacing: withGap(workpiece, edit.gap) })
+      return withDesign(
+        workpiece,
+        workpiece.wall.design.pattern === 'boxes'
+          ? withBoxWidth(workpiece, edit.gap)
+          : { spacing: withGap(workpiece, edit.gap) },
+      )
     case 'patchSettings':
       return { ...workpiece, settings: { ...settings, ...edit.patch } }
     case 'addMaterial': {

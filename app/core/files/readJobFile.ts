@@ -58,6 +58,8 @@ export function materialsOf(design: JobFile['rooms'][number]['walls'][number]['d
     ...(design.foot.kind === 'rail' ? [{ at: 'foot.material', material: design.foot.material }] : []),
     ...(design.topRail ? [{ at: 'topRail.material', material: design.topRail.material }] : []),
     ...(design.cap ? [{ at: 'cap.material', material: design.cap.material }] : []),
+    ...design.rails.map(({ material }, i) => ({ at: `rails[${i}].material`, material })),
+    ...(design.pattern === 'boxes' ? [{ at: 'boxes.moulding', material: design.boxes.moulding }] : []),
   ]
 }
 

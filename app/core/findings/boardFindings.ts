@@ -1,8 +1,7 @@
 import { addLengths, inches, millimeters, nearestNanometer } from '~/length'
 import { usualOffers, type Workpiece } from '~/model'
-import { longestBoard } from '../layout/cutLayout'
-import type { Layout } from '../layout/layout'
-import type { Piece } from '../pieces'
+import { type Layout, longestBoard } from '../layout/layout'
+import { isUpright, type Piece } from '../pieces'
 import type { Finding, WayOut } from './finding'
 
 /** What the boards on sale have to say: none listed, a batten too long for them, a rail joined of several. */
@@ -13,8 +12,8 @@ export function boardFindings(
 ): Finding[] {
   const findings: Finding[] = []
   for (const materialId of new Set(pieces.map((piece) => piece.materialId))) {
-    const longest = longestBoard(settings, materialId)
-    if (longest === null) {
+    const longestNow = longestBoard(settings, materialId)
+    if (longestNow === null) {
       findings.push({
         stage: 'buy',
         severity: 'wrong',
@@ -29,6 +28,7 @@ export function boardFindings(
       })
       continue
     }
+    const longest = nearestNanometer(longestNow)
     const tooLong = pieces.filter((piece) => piece.materialId === materialId && piece.cutLength > longest)
     const [worst] = [...tooLong].sort((a, b) => b.cutLength - a.cutLength)
     if (!worst) continue
@@ -45,11 +45,11 @@ export function boardFindings(
         ],
       },
     ]
-    if (worst.role === 'batten') {
+    if (isUpright(worst.role)) {
       const height = addLengths(
-        layout.battenFoot,
+        layout.uprightFoot,
         longest,
-        nearestNanometer(layout.height - layout.battenHead),
+        nearestNanometer(layout.height - layout.uprightHead),
       )
       waysOut.push({
         says: { code: 'lowerTo', height },

@@ -2,8 +2,6 @@ import type { Length } from '~/length'
 import type { Edit, HeightRule, LengthReadingKind, LevelRule, ThingKind } from '~/model'
 import type { SpacingIssue } from '../spacing'
 
-type BandId = 'topRail' | 'bottomRail' | 'ledger' | 'cap'
-
 /** What a finding has to say: a code with its figures. messages/ makes the sentence. */
 export type FindingSays =
   | SpacingIssue
@@ -32,7 +30,7 @@ export type FindingSays =
   | { readonly code: 'noBoardsListed'; readonly materialId: string }
   | {
       readonly code: 'bandJoined'
-      readonly bandId: BandId
+      readonly bandId: string
       readonly parts: number
       readonly joint: 'scarf' | 'butt'
     }
@@ -94,6 +92,7 @@ export type FindingSays =
 export type WayOutSays =
   | { readonly code: 'useStrips'; readonly strips: number; readonly gap: number }
   | { readonly code: 'useMaterial'; readonly materialId: string }
+  | { readonly code: 'rows'; readonly rows: number }
   | { readonly code: 'centerOn'; readonly on: 'strip' | 'gap'; readonly end: Length }
   | { readonly code: 'gapIsClear'; readonly gap: Length }
   | { readonly code: 'lowerTo'; readonly height: Length }

@@ -13,7 +13,7 @@ export function heightFindings({ wall, settings }: Workpiece, layout: Layout): F
   const usualHeights: WayOut[] = (['third', 'half', 'twoThirds'] as const)
     .map((rule) => ({ rule, height: partOfHeight(survey, rule) }))
     .filter(
-      ({ height }) => height <= highest && height - (layout.height - layout.battenHead) > layout.battenFoot,
+      ({ height }) => height <= highest && height - (layout.height - layout.uprightHead) > layout.uprightFoot,
     )
     .map(({ rule, height }) => ({
       says: { code: 'heightRule', rule, height },
@@ -31,7 +31,7 @@ export function heightFindings({ wall, settings }: Workpiece, layout: Layout): F
       },
       stripIds: layout.bands.filter((band) => band.top > lines.headLine).map((band) => band.id),
       waysOut: [
-        ...(highest > layout.battenFoot
+        ...(highest > layout.uprightFoot
           ? [
               {
                 says: { code: 'lowerTo' as const, height: highest },
@@ -43,11 +43,11 @@ export function heightFindings({ wall, settings }: Workpiece, layout: Layout): F
       ],
     })
   }
-  if (layout.battenHead <= layout.battenFoot) {
+  if (layout.uprightHead <= layout.uprightFoot) {
     findings.push({
       stage: 'layout',
       severity: 'wrong',
-      says: { code: 'noRoomForBattens', foot: layout.battenFoot, head: layout.battenHead },
+      says: { code: 'noRoomForBattens', foot: layout.uprightFoot, head: layout.uprightHead },
       stripIds: [],
       waysOut: usualHeights,
     })

@@ -1,11 +1,12 @@
 import { addLengths, type Length, nearestNanometer } from '~/length'
-import type { Spacing, Workpiece } from '~/model'
+import type { Ends, Spacing, Workpiece } from '~/model'
 import type { Layout } from '../layout/layout'
 import {
   choicesAround,
   type CountChoice,
   countChoices,
   equalGap,
+  fewestStrips,
   type Placement,
   placeStrips,
   type SpacingIssue,
@@ -16,7 +17,7 @@ function takeSpacing(spacing: Spacing): WayOut['edits'] {
   return [{ type: 'patchDesign', patch: { spacing } }]
 }
 
-function strips(count: number, gap: number, ends: 'gap' | 'strip'): WayOut {
+function strips(count: number, gap: number, ends: Ends): WayOut {
   return {
     says: { code: 'useStrips', strips: count, gap },
     edits: takeSpacing({ school: 'equalByCount', strips: count, ends }),
@@ -52,8 +53,7 @@ function waysOutOfIssue(issue: SpacingIssue, { wall, settings }: Workpiece, layo
       }))
   switch (issue.code) {
     case 'stripsWiderThanSpan': {
-      const fewest = ends === 'gap' ? 1 : 2
-      const fits = Math.max(fewest, Math.floor(issue.mostStrips / 2))
+      const fits = Math.max(fewestStrips(ends), Math.floor(issue.mostStrips / 2))
       const gap = equalGap(span, width, fits, ends)
       return [...(gap > 0 ? [strips(fits, gap, ends)] : []), ...narrower(span / issue.strips)]
     }
@@ -79,6 +79,13 @@ function waysOutOfIssue(issue: SpacingIssue, { wall, settings }: Workpiece, layo
       return evenWaysOut(nearestNanometer(span / 8), layout, 1)
     case 'noCountInLimits':
       return evenWaysOut(addLengths(nearestNanometer((issue.least + issue.most) / 2)), layout, 2)
+    case 'noStudsKnown':
+    case 'stripsOverlap':
+      return evenWaysOut(nearestNanometer(span / 8), layout, 2)
+    case 'rowsTooMany':
+      return [{ says: { code: 'rows', rows: 1 }, edits: [{ type: 'patchDesign', patch: { rows: [1] } }] }]
+    case 'noRoomForBoxes':
+      return []
   }
 }
 
@@ -111,8 +118,8 @@ function sliver(placement: Placement, spacing: Spacing, layout: Layout): Finding
         gap,
         where: left && right ? 'both' : left ? 'left' : 'right',
       },
-      stripIds: layout.battens
-        .filter((b) => (left && b.number === 1) || (right && b.number === layout.battens.length))
+      stripIds: layout.uprights
+        .filter((b) => (left && b.number === 1) || (right && b.number === layout.uprights.length))
         .map((b) => b.id),
       waysOut: [...waysOut, ...evenWaysOut(gap, layout, 2)],
     },

@@ -1,12 +1,13 @@
 import { nearestNanometer } from '~/length'
 import { type LevelRule, LEVEL_RULES, QUARTER_ROUND, usualOffers, type Workpiece } from '~/model'
-import { bandStrip, battenStrip } from '../layout/cutLayout'
 import type { Layout } from '../layout/layout'
-import { meetings, treatmentOf } from '../pieces'
+import type { StripPlan } from '../layout/strips'
+import { meetings, placePiece, treatmentOf } from '../pieces'
 import { isOpening } from '../survey/obstacles'
 import { bendsWithin, profileAt } from '../survey/profile'
 import { baseLine, spaceUnder } from '../survey/wallLines'
 import type { Finding, WayOut } from './finding'
+import { unitVector } from '../geometry'
 
 /** What each rule leaves: the space under the rails to caulk or scribe, and how far they are off level. */
 function leftBy(rule: LevelRule, { shape, lines }: Layout): { gap: number; outOfLevel: number } {
@@ -40,7 +41,7 @@ export function slopeFindings({ wall, settings }: Workpiece, layout: Layout): Fi
 }
 
 /** Battens thicker than the trim they stand on or end at, with the ways out of it. */
-export function proudFindings(workpiece: Workpiece, layout: Layout): Finding[] {
+export function proudFindings(workpiece: Workpiece, layout: Layout, plans: readonly StripPlan[]): Finding[] {
   const { wall, settings } = workpiece
   const { survey, design } = wall
   const { thickness } = layout.battenMaterial
@@ -69,7 +70,7 @@ export function proudFindings(workpiece: Workpiece, layout: Layout): Finding[] {
       stage: 'layout',
       severity: 'watch',
       says: { code: 'proudOf', what: 'baseboard', strip: thickness, trim: base.thickness },
-      stripIds: layout.battens.map(({ id }) => id).slice(0, 1),
+      stripIds: layout.uprights.map(({ id }) => id).slice(0, 1),
       waysOut: [
         ...thinner(base.thickness),
         { says: { code: 'backBevel' }, edits: [{ type: 'patchDesign', patch: { proud: 'backBevel' } }] },
@@ -123,27 +124,32 @@ export function proudFindings(workpiece: Workpiece, layout: Layout): Finding[] {
         },
       ],
     })
-  return [...findings, ...thingFindings(workpiece, layout, thinner)]
+  return [...findings, ...thingFindings(workpiece, layout, plans, thinner)]
+}
+
+/** Things that strips end at, within their own length. */
+function endedAt({ spec }: StripPlan, layout: Layout, meets: Workpiece['wall']['design']['meets']): string[] {
+  const ending = meetings(spec, layout.obstacles).filter((each) => treatmentOf(each, meets) === 'end')
+  if (ending.length === 0) return []
+  const whole = placePiece({ ...spec, id: spec.stripId })
+  if (!whole) return []
+  const along = unitVector(spec.directionDeg)
+  const at = whole.polygon.map(({ x, y }) => (x - spec.center.x) * along.x + (y - spec.center.y) * along.y)
+  return ending
+    .filter(({ from, to }) => to > Math.min(...at) && from < Math.max(...at))
+    .map(({ obstacle }) => obstacle.id)
 }
 
 /** Casing and other trim that strips end at and that is thinner than they are. */
-function thingFindings({ wall }: Workpiece, layout: Layout, thinner: (limit: number) => WayOut[]): Finding[] {
+function thingFindings(
+  { wall }: Workpiece,
+  layout: Layout,
+  plans: readonly StripPlan[],
+  thinner: (limit: number) => WayOut[],
+): Finding[] {
   const { thickness } = layout.battenMaterial
   const { things } = wall.survey
-  const strips = [
-    ...layout.battens.map((batten) => battenStrip(layout, batten)),
-    ...layout.bands.map((band) => bandStrip(layout, band)),
-  ]
-  const met = new Set(
-    strips.flatMap((strip) =>
-      meetings(strip, layout.obstacles)
-        .filter((meeting) => treatmentOf(meeting, wall.design.meets) === 'end')
-        .filter(
-          ({ from, to }) => strip.role !== 'batten' || (to > layout.battenFoot && from < layout.battenHead),
-        )
-        .map(({ obstacle }) => obstacle.id),
-    ),
-  )
+  const met = new Set(plans.flatMap((plan) => endedAt(plan, layout, wall.design.meets)))
   return things
     .filter((thing) => met.has(thing.id) && thing.kind !== 'cutOff' && thing.thickness < thickness)
     .map((thing) => {

@@ -1,2 +1,3 @@
 export * from './point'
 export * from './convex'
+export * from './halfPlane'

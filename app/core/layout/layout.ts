@@ -1,43 +1,87 @@
-import { addLengths, type Length, subtractLengths, ZERO } from '~/length'
-import { type Design, type Material, QUARTER_ROUND, type Settings, type Survey } from '~/model'
-import { type Placement, placeStrips, shiftPlacement, type SpacingIssue } from '../spacing'
-import { type Obstacle, obstaclesOf } from '../survey/obstacles'
-import { partOfHeight, type WallLines, wallLines } from '../survey/wallLines'
-import { type WallShape, wallShape } from '../survey/wallShape'
+import { type Length, ZERO } from '~/length'
+import { type Design, type Material, type Pattern, type Settings } from '~/model'
+import type { Polygon } from '../geometry'
+import type { Role } from '../pieces'
+import type { Placement, SpacingIssue } from '../spacing'
+import type { Obstacle } from '../survey/obstacles'
+import type { RuleLine, WallLines } from '../survey/wallLines'
+import type { WallShape } from '../survey/wallShape'
 
-/** A horizontal member: its face between two heights. */
+/**
+ * A horizontal member: its face between two heights above the base line. On a rake the edge it is `held` by keeps
+ * its height, measured plumb, and the face keeps its width, measured square.
+ */
 export interface Band {
-  readonly id: 'topRail' | 'bottomRail' | 'ledger' | 'cap'
+  readonly id: string
+  readonly role: Role
   readonly material: Material
   readonly bottom: Length
   readonly top: Length
+  readonly held: 'bottom' | 'top'
 }
 
-/** A batten's place across the wall. */
-export interface BattenPlace {
+/** An upright's place across the wall, or a box's: what is marked from the corner. */
+export interface Upright {
   readonly id: string
   readonly number: number
   readonly left: Length
   readonly right: Length
 }
 
+/** A frame of moulding, by the outline of its outer edge, counter-clockwise. */
+export interface BoxFrame {
+  readonly id: string
+  readonly number: number
+  readonly row: number
+  readonly outline: Polygon
+}
+
+/** A part of the wall with a spacing of its own. Free heights are absolute; where there is none nothing stands. */
+export interface Section {
+  readonly id: string
+  readonly left: number
+  readonly right: number
+  /** The opening it lies over or under. */
+  readonly opening: string | null
+  readonly free: readonly { readonly bottom: number; readonly top: number }[]
+}
+
+/** A section with its strips placed, or why they can't be. In boxes the strips are the margins, the gaps the boxes. */
+export interface SectionPlace extends Section {
+  readonly row: number
+  readonly placement: Placement | null
+  readonly issue: SpacingIssue | null
+}
+
 /** Where everything goes, before anything is cut. Distances from the left corner, heights above the base line. */
 export interface Layout {
+  readonly pattern: Pattern
   readonly shape: WallShape
   readonly obstacles: readonly Obstacle[]
   readonly lines: WallLines
   readonly battenMaterial: Material
-  /** Where the battens stand and where they end. */
-  readonly battenFoot: Length
-  readonly battenHead: Length
-  /** Top of the rail (of the battens without one), as the height rule gives it. */
+  /** The material that is placed along the wall: the upright's width, or the boxes' margin. */
+  readonly stripWidth: Length
+  /** The part of the wall that is covered. */
+  readonly left: Length
+  readonly right: Length
+  /** Where the uprights stand and where they end. */
+  readonly uprightFoot: Length
+  readonly uprightHead: Length
+  /** Top of the rail (of the uprights without one), as the height rule gives it. */
   readonly height: Length
-  /** Top of everything, cap included. */
+  /** Top of the main layout, cap included. */
   readonly top: Length
   readonly bands: readonly Band[]
-  readonly battens: readonly BattenPlace[]
+  readonly uprights: readonly Upright[]
+  readonly frames: readonly BoxFrame[]
+  readonly sections: readonly SectionPlace[]
+  /** The one placement of a wall that is one section; null where there are several. */
   readonly placement: Placement | null
+  /** Why there is no layout, of the first section that has none. */
   readonly spacingIssue: SpacingIssue | null
+  /** Uprights run through and horizontals land on them. */
+  readonly uprightsThrough: boolean
 }
 
 /** The material of that id. Throws when the job does not have it: documents are checked on read. */
@@ -47,70 +91,28 @@ export function materialOf(settings: Settings, id: string): Material {
   return found
 }
 
+/** The face height of a member that lies flat or stands on edge. */
+export function faceHeight(material: Material, lay: 'flat' | 'edge'): Length {
+  return lay === 'flat' ? material.thickness : material.width
+}
+
 /** The face height of a cap: its thickness lying flat, its width on edge; zero without one. */
 export function capHeight(design: Design, settings: Settings): Length {
-  if (!design.cap) return ZERO
-  const material = materialOf(settings, design.cap.material)
-  return design.cap.lay === 'flat' ? material.thickness : material.width
+  return design.cap ? faceHeight(materialOf(settings, design.cap.material), design.cap.lay) : ZERO
 }
 
-function heightByRule(survey: Survey, design: Design, settings: Settings, lines: WallLines): Length {
-  const { height } = design
-  if (height.rule === 'typed') return height.value
-  if (height.rule === 'full') return subtractLengths(lines.headLine, capHeight(design, settings))
-  return partOfHeight(survey, height.rule)
+/** An edge of a band along a course of the base line. */
+export function bandEdge(band: Band, course: RuleLine, edge: 'bottom' | 'top'): RuleLine {
+  const plumb = (band.top - band.bottom) * Math.hypot(1, course.slope)
+  const held = band[band.held]
+  const rise = edge === band.held ? 0 : edge === 'top' ? plumb : -plumb
+  return { at0: course.at0 + held + rise, slope: course.slope }
 }
 
-/** Lays out a batten wall. Never fails: what cannot be is left out and told as an issue or by the findings. */
-export function layOut(survey: Survey, design: Design, settings: Settings): Layout {
-  const shape = wallShape(survey)
-  const lines = wallLines(survey, shape, design.levelRule)
-  const battenMaterial = materialOf(settings, design.battenMaterial)
-  const height = heightByRule(survey, design, settings, lines)
-  const bands: Band[] = []
-  let battenFoot = lines.baseTop
-  if (design.foot.kind === 'rail') {
-    const material = materialOf(settings, design.foot.material)
-    const top = addLengths(lines.baseTop, material.width)
-    bands.push({ id: 'bottomRail', material, bottom: lines.baseTop, top })
-    battenFoot = top
-  }
-  if (design.proud === 'ledger' && design.foot.kind !== 'rail' && lines.baseTop > 0) {
-    // flat side up on the baseboard; without quarter-round in the job the batten's own stuff serves
-    const material = settings.materials.find(({ id }) => id === QUARTER_ROUND.id) ?? battenMaterial
-    const top = addLengths(lines.baseTop, material.thickness)
-    bands.push({ id: 'ledger', material, bottom: lines.baseTop, top })
-    battenFoot = top
-  }
-  let battenHead = height
-  if (design.topRail) {
-    const material = materialOf(settings, design.topRail.material)
-    battenHead = subtractLengths(height, material.width)
-    bands.push({ id: 'topRail', material, bottom: battenHead, top: height })
-  }
-  const top = addLengths(height, capHeight(design, settings))
-  if (design.cap)
-    bands.push({ id: 'cap', material: materialOf(settings, design.cap.material), bottom: height, top })
-  const span = subtractLengths(lines.right, lines.left)
-  const placed = placeStrips(design.spacing, span, battenMaterial.width)
-  const placement = placed.ok ? shiftPlacement(placed.value, design.shift) : null
-  return {
-    shape,
-    obstacles: obstaclesOf(survey),
-    lines,
-    battenMaterial,
-    battenFoot,
-    battenHead,
-    height,
-    top,
-    bands,
-    placement,
-    spacingIssue: placed.ok ? null : placed.issue,
-    battens: (placement?.nearEdges ?? []).map((edge, i) => ({
-      id: `batten-${i + 1}`,
-      number: i + 1,
-      left: addLengths(lines.left, edge),
-      right: addLengths(lines.left, edge, battenMaterial.width),
-    })),
-  }
+/** The longest usable length among the boards on sale in a material; null when none is listed. */
+export function longestBoard(settings: Settings, material: string): number | null {
+  const lengths = settings.shop.offers
+    .filter((offer) => offer.material === material)
+    .map((offer) => offer.length - settings.shop.endTrim)
+  return lengths.length === 0 ? null : Math.max(...lengths)
 }

@@ -1,4 +1,5 @@
-import type { Length } from '~/length'
+import { type Length, subtractLengths } from '~/length'
+import type { Layout } from '../layout/layout'
 import type { Placement } from '../spacing'
 
 /** The sum that must close: ends + strips + gaps = wall. All lengths in nanometers. */
@@ -9,6 +10,8 @@ export interface ClosingSum {
   readonly gaps: readonly { readonly count: number; readonly size: number }[]
   /** The spaces at the walls where they are not gaps like the rest. */
   readonly ends: { readonly left: Length; readonly right: Length } | null
+  /** Openings and other parts of the wall that no section covers, each with its width. */
+  readonly openings: readonly { readonly count: number; readonly size: number }[]
   /** What is missing (positive) or too much; zero when it closes. */
   readonly difference: number
 }
@@ -43,6 +46,42 @@ export function closingSum(placement: Placement): ClosingSum {
     strips: { count: nearEdges.length, width: stripWidth },
     gaps: grouped(endsAreGaps ? [leftEnd, ...gaps, rightEnd] : gaps),
     ends: endsAreGaps || (leftEnd === 0 && rightEnd === 0) ? null : { left: leftEnd, right: rightEnd },
+    openings: [],
     difference: span - sum,
+  }
+}
+
+/** Adds up a wall: its one section, or all sections of its lowest row and the openings between them. */
+export function closingOf(layout: Layout): ClosingSum | null {
+  const row = layout.sections.filter((section) => section.row === 0)
+  const sums = row.flatMap(({ placement }) => (placement ? [closingSum(placement)] : []))
+  const [only] = sums
+  if (!only || row.some(({ placement }) => !placement)) return null
+  const wall = subtractLengths(layout.right, layout.left)
+  const open: number[] = []
+  let reached: number = layout.left
+  for (const { left, right } of [...row, { left: layout.right, right: layout.right }]) {
+    if (left > reached + SAME_WITHIN) open.push(left - reached)
+    reached = Math.max(reached, right)
+  }
+  if (sums.length === 1 && open.length === 0) return only
+  const many = (groups: readonly { count: number; size: number }[]) =>
+    groups.flatMap(({ count, size }) => Array<number>(count).fill(size))
+  const ends = sums.flatMap((sum) => [sum.ends?.left ?? 0, sum.ends?.right ?? 0]).filter((end) => end > 0)
+  const spaces = [...sums.flatMap(({ gaps }) => many(gaps)), ...ends]
+  const strips = sums.reduce((total, sum) => total + sum.strips.count, 0)
+  const sum = [...spaces, ...open].reduce((total, each) => total + each, strips * only.strips.width)
+  // a section that overlaps the next by a margin at a bend counts the margin twice
+  const shared = row.reduce(
+    (total, { left }, i) => total + Math.max(0, (row[i - 1]?.right ?? left) - left),
+    0,
+  )
+  return {
+    wall,
+    strips: { count: strips, width: only.strips.width },
+    gaps: grouped(spaces),
+    ends: null,
+    openings: grouped(open),
+    difference: Math.round(wall - (sum - shared)),
   }
 }

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { inches, tickOf, toInches } from '~/length'
 import { keptBase, reading, wallOf } from '../../../tests/namedWalls'
 import { computePlan } from '../computePlan'
-import { layOut } from '../layout/layout'
+import { layOut } from '../layout/layOutWall'
 import { closingSum } from './closingSum'
 import { heightMarks, runningMarks, spacerBlock } from './runningMarks'
 
@@ -18,7 +18,7 @@ describe('running marks', () => {
     const layout = layoutOf({ width: inches(100) }, byCount(3))
     const [first] = runningMarks(layout, 'right', '1/16')
     expect(first?.number).toBe(3)
-    expect(first?.near.exact).toBe(inches(100) - (layout.battens[2]?.right ?? 0))
+    expect(first?.near.exact).toBe(inches(100) - (layout.uprights[2]?.right ?? 0))
     expect((first?.far.exact ?? 0) - (first?.near.exact ?? 0)).toBe(inches(2.5))
   })
 
@@ -26,7 +26,7 @@ describe('running marks', () => {
     const layout = layoutOf({ readings: [reading('plumbLeft', 90, 0.75)] }, byCount(3))
     const [first] = runningMarks(layout, 'left', '1/16')
     expect(toInches(layout.lines.left)).toBe(0.75)
-    expect(first?.near.exact).toBe((layout.battens[0]?.left ?? 0) - inches(0.75))
+    expect(first?.near.exact).toBe((layout.uprights[0]?.left ?? 0) - inches(0.75))
   })
 
   test('law: rounding never adds up, however many strips', () => {
@@ -66,7 +66,7 @@ describe('heights', () => {
 
   test('without a top rail the battens’ own top is marked', () => {
     const layout = layoutOf({}, { topRail: null, height: { rule: 'half' } })
-    expect(heightMarks(layout, '1/16').some(({ what }) => what === 'battenHead')).toBe(true)
+    expect(heightMarks(layout, '1/16').some(({ what }) => what === 'uprightHead')).toBe(true)
   })
 })
 
@@ -107,7 +107,7 @@ describe('the closing sum', () => {
   test('ends that are not gaps like the rest are told apart', () => {
     const sum = sumOf(
       {},
-      { spacing: { school: 'fromCenter', wish: inches(14), measure: 'gap', centerOn: 'strip' } },
+      { spacing: { school: 'fromCenter', about: null, wish: inches(14), measure: 'gap', centerOn: 'strip' } },
     )
     expect(sum.gaps).toEqual([{ count: sum.strips.count - 1, size: inches(14) }])
     expect(sum.ends && toInches(sum.ends.left)).toBeCloseTo(
@@ -130,7 +130,7 @@ describe('the closing sum', () => {
 
 test('a plan of nothing is a plan: no battens, no pieces of them, nothing thrown', () => {
   const plan = computePlan(wallOf({ width: inches(1), height: inches(1) }))
-  expect(plan.layout.battens).toEqual([])
+  expect(plan.layout.uprights).toEqual([])
   expect(plan.closing).toBeNull()
   expect(plan.findings.some(({ severity }) => severity === 'wrong')).toBe(true)
 })

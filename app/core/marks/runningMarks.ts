@@ -1,11 +1,12 @@
 import { readOnTape, type Tape, type TapeReading } from '~/length'
+import { boundsOf } from '../geometry'
 import type { Layout } from '../layout/layout'
 
 export const EDGES = ['near', 'center', 'far'] as const
 export type Edge = (typeof EDGES)[number]
 export type Datum = 'left' | 'right'
 
-/** One batten's marks, measured from the datum end with the tape hooked there. */
+/** One upright's marks (a box's outer edges), measured from the datum end with the tape hooked there. */
 export interface StripMarks {
   readonly stripId: string
   readonly number: number
@@ -15,13 +16,13 @@ export interface StripMarks {
 }
 
 /**
- * Running marks of all battens from one end of the wall, in the order the tape meets them. The near edge is
+ * Running marks of all uprights, or boxes, from one end of the wall, in the order the tape meets them. The near edge is
  * the one nearer the datum. Each is rounded from its own exact running value, so rounding never adds up.
  */
 export function runningMarks(layout: Layout, datum: Datum, tape: Tape): StripMarks[] {
   const { left, right } = layout.lines
   const from = (x: number) => (datum === 'left' ? x - left : right - x)
-  const marks = layout.battens.map((batten) => {
+  const marks = layout.uprights.map((batten) => {
     const near = from(datum === 'left' ? batten.left : batten.right)
     const far = from(datum === 'left' ? batten.right : batten.left)
     return {
@@ -38,8 +39,9 @@ export function runningMarks(layout: Layout, datum: Datum, tape: Tape): StripMar
 /** A height to mark from the finished floor. */
 export interface HeightMark {
   readonly id: string
-  readonly what: 'baseTop' | 'bandBottom' | 'bandTop' | 'battenHead' | 'headLine' | 'ceiling'
-  readonly bandId?: 'topRail' | 'bottomRail' | 'ledger' | 'cap'
+  readonly what:
+    'baseTop' | 'bandBottom' | 'bandTop' | 'boxBottom' | 'boxTop' | 'uprightHead' | 'headLine' | 'ceiling'
+  readonly bandId?: string
   readonly reading: TapeReading
 }
 
@@ -52,8 +54,17 @@ export function heightMarks(layout: Layout, tape: Tape): HeightMark[] {
     found.push({ id: `${band.id}-bottom`, what: 'bandBottom', bandId: band.id, y: band.bottom })
     found.push({ id: `${band.id}-top`, what: 'bandTop', bandId: band.id, y: band.top })
   }
-  if (!layout.bands.some((band) => band.id === 'topRail'))
-    found.push({ id: 'battenHead', what: 'battenHead', y: layout.battenHead })
+  for (const row of new Set(layout.frames.map((frame) => frame.row))) {
+    // a row's usual box; one under a window has marks of its own on its card
+    const [frame] = layout.frames.filter((each) => each.row === row && each.outline.length === 4)
+    if (!frame) continue
+    const { bottom, top } = boundsOf(frame.outline)
+    found.push({ id: `row${row + 1}-bottom`, what: 'boxBottom', y: bottom - lines.base.at0 })
+    found.push({ id: `row${row + 1}-top`, what: 'boxTop', y: top - lines.base.at0 })
+  }
+  const reachesHead = layout.bands.some((band) => band.top === layout.height)
+  if (layout.uprights.length > 0 && layout.pattern !== 'boxes' && !reachesHead)
+    found.push({ id: 'uprightHead', what: 'uprightHead', y: layout.uprightHead })
   if (lines.headLine < lines.ceiling) found.push({ id: 'headLine', what: 'headLine', y: lines.headLine })
   found.push({ id: 'ceiling', what: 'ceiling', y: lines.ceiling })
   const seen = new Set<number>()
@@ -82,19 +93,22 @@ export interface Spacer {
 const SAME_GAP_WITHIN = 2
 
 /**
- * The spacer block for a layout whose inner gaps are all alike, with the near-edge mark every third strip
+ * The spacer block for a layout whose inner gaps (of boxes the margins) are all alike, with the near-edge mark every third strip
  * must agree with; null when the gaps differ or there is none.
  */
 export function spacerBlock(layout: Layout, datum: Datum, tape: Tape): Spacer | null {
-  const { placement } = layout
-  if (!placement || placement.gaps.length === 0) return null
-  const least = Math.min(...placement.gaps)
-  const most = Math.max(...placement.gaps)
+  // between boxes the block is as long as the margin, which the layout's strips stand for
+  const isBoxes = layout.pattern === 'boxes'
+  const gaps = layout.sections.flatMap(({ placement }) => placement?.gaps ?? [])
+  const spaces = isBoxes ? (layout.frames.length > 1 ? [layout.stripWidth] : []) : gaps
+  if (spaces.length === 0) return null
+  const least = Math.min(...spaces)
+  const most = Math.max(...spaces)
   if (most - least > SAME_GAP_WITHIN || least <= 0) return null
-  const total = placement.gaps.reduce<number>((sum, gap) => sum + gap, 0)
+  const total = spaces.reduce<number>((sum, gap) => sum + gap, 0)
   const marks = runningMarks(layout, datum, tape)
   return {
-    length: readOnTape(total / placement.gaps.length, tape),
+    length: readOnTape(total / spaces.length, tape),
     checks: marks
       .filter((_, i) => (i + 1) % 3 === 0)
       .map(({ stripId, number, near }) => ({ stripId, number, near })),

@@ -11,6 +11,18 @@ export type EndCut =
   /** Tilted at the back, so that the face dies into what it meets. */
   | { readonly kind: 'bevel'; readonly bevelDeg: number }
   | { readonly kind: 'scarf'; readonly bevelDeg: number; readonly hidden: Length }
+  /** Cut to the profile of the trim it meets in an inside corner, along the line a mitre leaves. */
+  | { readonly kind: 'cope'; readonly sawSettingDeg: number }
+  /**
+   * Half of the room corner's angle through the thickness. In an inside corner the back is the long side and runs
+   * on behind the face by `hidden`, in an outside corner the face is.
+   */
+  | {
+      readonly kind: 'cornerMiter'
+      readonly sawSettingDeg: number
+      readonly longSide: 'back' | 'face'
+      readonly hidden: Length
+    }
 
 export const SQUARE: EndCut = { kind: 'square' }
 
@@ -25,5 +37,9 @@ export function endCutKey(cut: EndCut): string {
       return `bevel ${cut.bevelDeg}`
     case 'scarf':
       return `scarf ${cut.bevelDeg} ${cut.hidden > 0 ? 'under' : 'over'}`
+    case 'cope':
+      return `cope ${cut.sawSettingDeg.toFixed(2)}`
+    case 'cornerMiter':
+      return `corner ${cut.sawSettingDeg.toFixed(2)} ${cut.longSide}`
   }
 }

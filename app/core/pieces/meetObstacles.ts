@@ -4,7 +4,7 @@ import type { Obstacle } from '../survey/obstacles'
 import type { PieceSpec } from './piece'
 
 /** A strip before it meets anything. */
-export type StripSpec = Omit<PieceSpec, 'id' | 'startCut' | 'endCut'>
+export type StripSpec = Omit<PieceSpec, 'id' | 'startCut' | 'endCut' | 'startsAt' | 'endsAt'>
 
 /** How an obstacle lies in a strip's way: distances along the strip from its centre point. */
 export interface Meeting {

@@ -3,8 +3,33 @@ import { type Length, nearestNanometer } from '~/length'
 import { crossing, type Line, movedFrom, type Point, type Polygon, roundPoint, unitVector } from '../geometry'
 import { type EndCut, SQUARE } from './endCut'
 
-export const ROLES = ['batten', 'topRail', 'bottomRail', 'ledger', 'cap'] as const
+export const ROLES = [
+  'batten',
+  'slat',
+  'stile',
+  'topRail',
+  'bottomRail',
+  'ledger',
+  'cap',
+  'rail',
+  'chairRail',
+  'pictureRail',
+  'shelf',
+  'border',
+  'boxStile',
+  'boxRail',
+] as const
 export type Role = (typeof ROLES)[number]
+
+const UPRIGHTS: readonly Role[] = ['batten', 'slat', 'stile']
+
+/** Stands upright and is marked from the corner. */
+export function isUpright(role: Role): boolean {
+  return UPRIGHTS.includes(role)
+}
+
+/** What an end of a piece comes up to: the wall's own edge, another strip, a thing on the wall, or nothing. */
+export type EndsAt = 'wall' | 'strip' | 'thing' | 'open'
 
 /** A rectangle cut out of an edge: from where to where from the piece's start, how deep, from which edge. */
 export interface Notch {
@@ -29,6 +54,8 @@ export interface Piece {
   readonly polygon: Polygon
   readonly start: EndCut
   readonly end: EndCut
+  readonly startsAt: EndsAt
+  readonly endsAt: EndsAt
   /** Cut out of an edge, to go round something. */
   readonly notches: readonly Notch[]
   /** Visible face, long point to long point. */
@@ -55,6 +82,8 @@ export interface PieceSpec {
   /** Cuts through the thickness, which the face does not show. */
   readonly startCut?: EndCut
   readonly endCut?: EndCut
+  readonly startsAt?: EndsAt
+  readonly endsAt?: EndsAt
   /** In distances along the strip from its centre point. */
   readonly notches?: readonly { from: number; to: number; depth: number; edge: 'left' | 'right' }[]
   /** A lean of an end smaller than this is cut square and left to the caulk. */
@@ -101,7 +130,7 @@ function cutOut(face: Polygon, { center, directionDeg, faceWidth, notches = [] }
 }
 
 function hiddenBy(cut: EndCut): number {
-  return cut.kind === 'scarf' ? cut.hidden : 0
+  return cut.kind === 'scarf' || cut.kind === 'cornerMiter' ? cut.hidden : 0
 }
 
 /**
@@ -149,6 +178,8 @@ export function placePiece(spec: PieceSpec): Piece | null {
     }),
     start,
     end,
+    startsAt: spec.startsAt ?? 'open',
+    endsAt: spec.endsAt ?? 'open',
     longLength: nearestNanometer(longLength),
     shortLength: nearestNanometer(shortLength),
     cutLength: nearestNanometer(longLength + hiddenBy(start) + hiddenBy(end)),

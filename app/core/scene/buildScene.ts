@@ -86,8 +86,15 @@ function fieldNodes({ layout }: Plan): SceneNode[] {
   const { lines, shape } = layout
   const top = Math.min(layout.top, lines.headLine)
   if (top <= lines.baseTop || lines.right <= lines.left) return []
-  const low = along(shape.floor, lines.right, lines.baseTop)
-  const upper = [lines.right, lines.left].map((x) => ({ x, y: onLine(lines.base, x) + top }))
+  const low =
+    lines.followed.length === 0
+      ? along(shape.floor, lines.right, lines.baseTop)
+      : lines.courses.flatMap(({ left, right, line }) =>
+          [left, right].map((x) => ({ x, y: onLine(line, x) + lines.baseTop })),
+        )
+  const upper = lines.courses
+    .flatMap(({ left, right, line }) => [left, right].map((x) => ({ x, y: onLine(line, x) + top })))
+    .reverse()
   return [{ kind: 'field', id: 'field', polygon: [...low, ...upper] }]
 }
 

@@ -17,25 +17,22 @@ function chosenPitch(
 }
 
 /**
- * A chosen gap worked left and right from the middle, with a strip or a gap on the centre line; the ends
- * take what is left. Common practice, no source.
+ * A chosen gap worked left and right from the middle of the span or of a thing on it, with a strip or a gap on
+ * that line; the ends take what is left. A thing that is off the span counts as its nearer end. Common practice,
+ * no source.
  */
-export const placeFromCenter: SchoolOf<SpacingOf<'fromCenter'>> = (spacing, span, stripWidth) => {
+export const placeFromCenter: SchoolOf<SpacingOf<'fromCenter'>> = (spacing, span, stripWidth, context) => {
   const pitch = chosenPitch(spacing, stripWidth, span)
   if (!pitch.ok) return pitch
-  const center = span / 2
-  const firstOut = spacing.centerOn === 'strip' ? 0 : pitch.value / 2
-  const room = center - stripWidth / 2 - firstOut
-  if (room < 0) return fail({ code: 'noStripFits', span, stripWidth })
-  const outward = Math.floor(room / pitch.value)
-  const offsets = Array.from({ length: outward + 1 }, (_, k) => firstOut + k * pitch.value)
-  const centers =
-    spacing.centerOn === 'strip'
-      ? [...offsets.slice(1).map((o) => -o), ...offsets]
-      : [...offsets.map((o) => -o), ...offsets]
-  centers.sort((a, b) => a - b)
+  const middle = spacing.about === null ? undefined : context.middles.get(spacing.about)
+  const center = middle === undefined ? span / 2 : Math.min(Math.max(middle, 0), span)
+  const half = stripWidth / 2
+  const offset = spacing.centerOn === 'strip' ? 0 : pitch.value / 2
+  const first = Math.ceil((half - center - offset) / pitch.value)
+  const last = Math.floor((span - half - center - offset) / pitch.value)
+  if (last < first) return fail({ code: 'noStripFits', span, stripWidth })
   return placementAt(
-    centers.map((offset) => center + offset - stripWidth / 2),
+    Array.from({ length: last - first + 1 }, (_, i) => center + offset + (first + i) * pitch.value - half),
     span,
     stripWidth,
   )

@@ -1,6 +1,6 @@
 import { fail, type Length, nearestNanometer } from '~/length'
 import type { SpacingOf } from '~/model'
-import { equalGap, placeEqualByCount } from './equalGaps'
+import { equalGap, fewestStrips, placeEqualByCount } from './equalGaps'
 import { MOST_STRIPS, type SchoolOf } from './placement'
 
 /** A count of strips that closes the span with equal gaps, and how far its gap is from the wish. */
@@ -19,8 +19,7 @@ export interface CountChoice {
 export function countChoices(wanted: SpacingOf<'nearWish'>, span: Length, stripWidth: Length): CountChoice[] {
   const wish = clearWish(wanted, stripWidth)
   const choices: CountChoice[] = []
-  const fewest = wanted.ends === 'gap' ? 1 : 2
-  for (let strips = fewest; strips <= MOST_STRIPS; strips++) {
+  for (let strips = fewestStrips(wanted.ends); strips <= MOST_STRIPS; strips++) {
     const gap = equalGap(span, stripWidth, strips, wanted.ends)
     if (gap < 0) break
     choices.push({
@@ -58,7 +57,7 @@ export function choicesAround(choices: readonly CountChoice[], howMany: number):
 }
 
 /** A wished gap with limits: the count whose equal gap is nearest, or the count picked by hand. */
-export const placeNearWish: SchoolOf<SpacingOf<'nearWish'>> = (wanted, span, stripWidth) => {
+export const placeNearWish: SchoolOf<SpacingOf<'nearWish'>> = (wanted, span, stripWidth, context) => {
   if (wanted.measure === 'pitch' && wanted.wish <= stripWidth)
     return fail({ code: 'pitchWithinStrip', pitch: wanted.wish, stripWidth })
   const strips = wanted.strips ?? nearestChoice(countChoices(wanted, span, stripWidth))?.strips
@@ -67,5 +66,5 @@ export const placeNearWish: SchoolOf<SpacingOf<'nearWish'>> = (wanted, span, str
       ? fail({ code: 'noStripFits', span, stripWidth })
       : fail({ code: 'noCountInLimits', least: wanted.least, most: wanted.most })
   }
-  return placeEqualByCount({ school: 'equalByCount', strips, ends: wanted.ends }, span, stripWidth)
+  return placeEqualByCount({ school: 'equalByCount', strips, ends: wanted.ends }, span, stripWidth, context)
 }

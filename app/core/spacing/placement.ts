@@ -28,15 +28,29 @@ export type SpacingIssue =
   | { readonly code: 'noStripFits'; readonly span: Length; readonly stripWidth: Length }
   | { readonly code: 'tooManyStrips'; readonly strips: number; readonly most: number }
   | { readonly code: 'noCountInLimits'; readonly least: Length; readonly most: Length }
+  | { readonly code: 'noStudsKnown' }
+  | { readonly code: 'stripsOverlap'; readonly strip: number; readonly by: Length }
+  | { readonly code: 'rowsTooMany'; readonly rows: number; readonly needed: Length; readonly height: Length }
+  | { readonly code: 'noRoomForBoxes'; readonly width: Length; readonly needed: Length }
 
 /** More strips than this on one wall is a slip of the finger. */
 export const MOST_STRIPS = 400
+
+/** What a school may need to know of the wall, from the span's left end: studs, and the middles of things. */
+export interface SpanContext {
+  readonly studs: readonly number[]
+  readonly middles: ReadonlyMap<string, number>
+}
+
+/** A span on which nothing is known. */
+export const BARE_SPAN: SpanContext = { studs: [], middles: new Map() }
 
 /** One school: places strips of a width on a span, or says why it can't. */
 export type SchoolOf<S extends Spacing> = (
   spacing: S,
   span: Length,
   stripWidth: Length,
+  context: SpanContext,
 ) => Result<Placement, SpacingIssue>
 
 /** Makes a Placement from exact near edges (nanometers, may be fractional); rounds each once. */

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { inches, type Length, nanometers, readOnTape, tickOf, toInches } from '~/length'
-import type { Spacing } from '~/model'
+import { type Ends, ENDS, type Spacing } from '~/model'
 import { choicesAround, countChoices, equalGap, nearestChoice, placeStrips, type Placement } from '.'
 
 function place(spacing: Spacing, span: number, strip: number): Placement {
@@ -15,7 +15,7 @@ function issue(spacing: Spacing, span: number, strip: number) {
 }
 
 const ins = (lengths: readonly number[]) => lengths.map(toInches)
-const equal = (strips: number, ends: 'gap' | 'strip' = 'gap'): Spacing => ({
+const equal = (strips: number, ends: Ends = 'gap'): Spacing => ({
   school: 'equalByCount',
   strips,
   ends,
@@ -109,6 +109,7 @@ describe('near a wish', () => {
 describe('chosen gap', () => {
   const fromCenter = (gap: number, centerOn: 'strip' | 'gap'): Spacing => ({
     school: 'fromCenter',
+    about: null,
     wish: inches(gap),
     measure: 'gap',
     centerOn,
@@ -180,7 +181,7 @@ const anySpacing: fc.Arbitrary<Spacing> = fc.oneof(
   fc.record({
     school: fc.constant('equalByCount' as const),
     strips: fc.integer({ min: 1, max: 40 }),
-    ends: fc.constantFrom('gap' as const, 'strip' as const),
+    ends: fc.constantFrom(...ENDS),
   }),
   fc.record({
     school: fc.constant('nearWish' as const),
@@ -188,11 +189,12 @@ const anySpacing: fc.Arbitrary<Spacing> = fc.oneof(
     measure,
     least: fc.constant(inches(1)),
     most: fc.constant(inches(90)),
-    ends: fc.constantFrom('gap' as const, 'strip' as const),
+    ends: fc.constantFrom(...ENDS),
     strips: fc.constant(null),
   }),
   fc.record({
     school: fc.constant('fromCenter' as const),
+    about: fc.constant(null),
     wish: anyLength(1, 60),
     measure,
     centerOn: fc.constantFrom('strip' as const, 'gap' as const),
@@ -251,7 +253,7 @@ describe('laws', () => {
       fc.property(anyLength(40, 400), anyLength(2, 30), (span, gap) => {
         for (const centerOn of ['strip', 'gap'] as const) {
           const { leftEnd, rightEnd } = place(
-            { school: 'fromCenter', wish: gap, measure: 'gap', centerOn },
+            { school: 'fromCenter', about: null, wish: gap, measure: 'gap', centerOn },
             toInches(span),
             1.5,
           )

@@ -1,22 +1,27 @@
-import { OPENINGS, PLATES, type Survey, type Thing } from '~/model'
+import { FURNITURE, OPENINGS, PLATES, type Survey, type Thing } from '~/model'
 import { type Polygon, rectangle } from '../geometry'
 
-/** Something a strip can meet: its outline with casing, and what sort of thing it is. */
+/** Something a strip can meet: its outline with casing, and what sort of thing it is; `strip` is one that runs through. */
 export interface Obstacle {
   readonly id: string
-  readonly kind: Thing['kind']
+  readonly kind: Thing['kind'] | 'strip'
   readonly outline: Polygon
   readonly thickness: number
   readonly fate: Thing['fate']
   readonly plate: boolean
 }
 
-export function isOpening(kind: Thing['kind']): boolean {
+export function isOpening(kind: Obstacle['kind']): boolean {
   return (OPENINGS as readonly string[]).includes(kind)
 }
 
-export function isPlate(kind: Thing['kind']): boolean {
+export function isPlate(kind: Obstacle['kind']): boolean {
   return (PLATES as readonly string[]).includes(kind)
+}
+
+/** Stands before the wall and is in no strip's way. */
+export function isFurniture(kind: Thing['kind']): boolean {
+  return (FURNITURE as readonly string[]).includes(kind)
 }
 
 /** The outline a thing takes on the wall, casing included; of a sloped cut-off the triangle that is missing. */
@@ -60,7 +65,7 @@ export function outlineOf(thing: Thing): Polygon {
 /** What stays on the wall and strips can meet. */
 export function obstaclesOf(survey: Survey): Obstacle[] {
   return survey.things
-    .filter(({ fate }) => fate !== 'remove')
+    .filter(({ kind, fate }) => fate !== 'remove' && !isFurniture(kind))
     .map((thing) => ({
       id: thing.id,
       kind: thing.kind,

@@ -1,5 +1,5 @@
 import { type Length, nearestNanometer, ZERO } from '~/length'
-import type { LevelRule, Survey } from '~/model'
+import type { LevelRule, Survey, Thing } from '~/model'
 import { bendsWithin, type Profile, profileAt } from './profile'
 import { clearSpan, type WallShape } from './wallShape'
 
@@ -14,12 +14,33 @@ export function onLine({ at0, slope }: RuleLine, x: number): number {
   return at0 + slope * x
 }
 
+/** A straight part of the base line, from one place along the wall to another. */
+export interface Course {
+  readonly left: number
+  readonly right: number
+  readonly line: RuleLine
+}
+
+/** The course a place lies on; beyond the ends the nearest. */
+export function courseAt({ courses, base }: Pick<WallLines, 'courses' | 'base'>, x: number): RuleLine {
+  return (courses.find(({ right }) => x <= right) ?? courses[courses.length - 1])?.line ?? base
+}
+
+/** The base line's height at a distance from the left corner. */
+export function baseAt(lines: Pick<WallLines, 'courses' | 'base'>, x: number): number {
+  return onLine(courseAt(lines, x), x)
+}
+
 /**
  * The lines of the wall that bound a layout. Heights are above the base line: a level line through the highest
  * point of the floor, or one that falls with floor or ceiling, as the rule has it.
  */
 export interface WallLines {
   readonly base: RuleLine
+  /** The base line from left to right: one straight course, or several where it follows a stair. */
+  readonly courses: readonly Course[]
+  /** Parts of the wall that the base line follows: they stand in nobody's way. */
+  readonly followed: readonly string[]
   readonly left: Length
   readonly right: Length
   readonly floor: Length
@@ -56,21 +77,59 @@ export function spaceUnder(shape: WallShape, base: RuleLine, left: number, right
   )
 }
 
+/** What of a missing part's upper edge the floor is made of: its diagonal, or its top. */
+function topOf({ left, bottom, width, height, slope }: Thing): RuleLine {
+  const top = bottom + height
+  if (slope === null) return { at0: top, slope: 0 }
+  const rise = (slope === 'risesRight' ? height : -height) / width
+  return { at0: (slope === 'risesRight' ? bottom : top) - rise * left, slope: rise }
+}
+
+/** The base line along floor, stairs and landings, in straight courses from left to right. */
+function stairCourses(shape: WallShape, steps: readonly Thing[], left: number, right: number): Course[] {
+  const bends = [left, right, ...steps.flatMap((step) => [step.left, step.left + step.width])]
+    .filter((x) => x >= left && x <= right)
+    .sort((a, b) => a - b)
+  const courses: Course[] = []
+  for (const [i, from] of bends.entries()) {
+    const to = bends[i + 1]
+    if (to === undefined || to - from < 1) continue
+    const middle = (from + to) / 2
+    const lines = steps.filter((step) => step.left <= from && step.left + step.width >= to).map(topOf)
+    const line = [baseLine(shape, 'floor', from, to), ...lines].reduce((best, each) =>
+      onLine(each, middle) > onLine(best, middle) ? each : best,
+    )
+    courses.push({ left: from, right: to, line })
+  }
+  return courses
+}
+
 /** Reads the bounding lines off a survey, for strips that go between two heights. */
 export function wallLines(survey: Survey, shape: WallShape, rule: LevelRule): WallLines {
   const baseHeight = survey.baseboard?.fate === 'keep' ? survey.baseboard.height : ZERO
   const crown = survey.crown?.fate === 'keep' ? survey.crown.height : ZERO
   const span = clearSpan(shape, 0, survey.height)
   // the rails reach to the widest place, so the base line rests on the floor that far
-  const widest = Math.max(...shape.right.points.map(({ value }) => value))
-  const base = baseLine(shape, rule, span.left, Math.max(span.left + 1, widest))
+  const widest = Math.max(span.left + 1, ...shape.right.points.map(({ value }) => value))
+  const steps = survey.things.filter(
+    ({ kind, fate, bottom }) => kind === 'cutOff' && fate !== 'remove' && bottom <= 0,
+  )
+  const follows = rule === 'floor' && steps.some(({ slope }) => slope !== null)
+  const courses = follows
+    ? stairCourses(shape, steps, span.left, widest)
+    : [{ left: span.left, right: widest, line: baseLine(shape, rule, span.left, widest) }]
+  const base = courses[0]?.line ?? { at0: 0, slope: 0 }
   const ceiling = Math.min(
-    ...bendsWithin(shape.ceiling, span.left, span.right).map(
-      (x) => profileAt(shape.ceiling, x) - onLine(base, x),
+    ...courses.flatMap(({ left, right, line }) =>
+      bendsWithin(shape.ceiling, left, Math.min(right, span.right)).map(
+        (x) => profileAt(shape.ceiling, x) - onLine(line, x),
+      ),
     ),
   )
   return {
     base,
+    courses,
+    followed: follows ? steps.map(({ id }) => id) : [],
     left: nearestNanometer(span.left),
     right: nearestNanometer(span.right),
     floor: ZERO,

@@ -71,7 +71,7 @@ export function CutStage() {
                 const pieces = row.pieceIds.flatMap((id) => byId.get(id) ?? [])
                 const lit = pieces.some(({ stripId }) => stripId === selected)
                 const [first] = pieces
-                const batch = batchAdvice(row, plan.layout, workpiece)
+                const batch = batchAdvice(row, plan.pieces, workpiece)
                 const material = workpiece.settings.materials.find(({ id }) => id === row.materialId)
                 const fixing = first && material ? fixingOf(first, material, workpiece) : null
                 return (

@@ -1,4 +1,3 @@
-import { styled } from 'styled-components'
 import { inches } from '~/length'
 import { EditLengthWord } from '~/editor/EditLength'
 import { useWallEditor } from '~/editor/WallEditor'
@@ -6,43 +5,19 @@ import { heightRuleName, materialName, say } from '~/messages'
 import { type Design, HEIGHT_RULES, type HeightRule } from '~/model'
 import { Choice } from '~/ui/Choice'
 import { Fractions } from '~/ui/Fractions'
-import { narrow, type } from '~/ui/theme'
+import { Sentence } from '~/ui/Sentence'
 
-const Sentence = styled.div`
-  font-size: ${type.lead};
-  line-height: 2.1;
-  ${narrow} {
-    line-height: 2.9;
-  }
-`
-
-/** What frames the battens: foot, top rail, cap and height, as a sentence of controls. */
-export function FrameSentence() {
-  const { workpiece, plan, wording, edit } = useWallEditor()
+/** What the uprights end under: a rail, with a cap or a small shelf on it. */
+function TopWords() {
+  const { workpiece, wording, edit } = useWallEditor()
   const { design } = workpiece.wall
   const patch = (next: Partial<Design>) => edit([{ type: 'patchDesign', patch: next }], 'done')
   const materials = workpiece.settings.materials.map(({ id }) => ({ id, text: materialName(id, wording) }))
   const none = 'none'
-  const foot = design.foot.kind === 'rail' ? `rail:${design.foot.material}` : design.foot.kind
   const cap = design.cap ? `${design.cap.lay}:${design.cap.material}` : none
   return (
-    <Sentence>
-      They stand on{' '}
-      <Choice
-        word
-        label="What the battens stand on"
-        value={foot}
-        options={[
-          { id: 'baseboard', text: 'the baseboard' },
-          { id: 'floor', text: 'the floor, or what stays there' },
-          ...materials.map(({ id, text }) => ({ id: `rail:${id}`, text: `a bottom rail of ${text}` })),
-        ]}
-        onChange={(id) => {
-          const [kind, material] = id.split(':')
-          if (kind === 'rail' && material) patch({ foot: { kind, material } })
-          else if (kind === 'baseboard' || kind === 'floor') patch({ foot: { kind } })
-        }}
-      />{' '}
+    <>
+      {' '}
       and run up to{' '}
       <Choice
         word
@@ -73,6 +48,40 @@ export function FrameSentence() {
         }}
       />
       . Top of the rail at{' '}
+    </>
+  )
+}
+
+/** What frames the battens: foot, top rail, cap and height, as a sentence of controls. */
+export function FrameSentence() {
+  const { workpiece, plan, wording, edit } = useWallEditor()
+  const { design } = workpiece.wall
+  const patch = (next: Partial<Design>) => edit([{ type: 'patchDesign', patch: next }], 'done')
+  const materials = workpiece.settings.materials.map(({ id }) => ({ id, text: materialName(id, wording) }))
+  const foot = design.foot.kind === 'rail' ? `rail:${design.foot.material}` : design.foot.kind
+  if (design.pattern === 'rails') return null
+  const isGrid = design.pattern === 'grid'
+  return (
+    <Sentence>
+      {isGrid ? 'It stands on' : 'They stand on'}{' '}
+      <Choice
+        word
+        label="What they stand on"
+        value={foot}
+        options={[
+          { id: 'baseboard', text: 'the baseboard' },
+          { id: 'floor', text: 'the floor, or what stays there' },
+          ...(isGrid
+            ? []
+            : materials.map(({ id, text }) => ({ id: `rail:${id}`, text: `a bottom rail of ${text}` }))),
+        ]}
+        onChange={(id) => {
+          const [kind, material] = id.split(':')
+          if (kind === 'rail' && material) patch({ foot: { kind, material } })
+          else if (kind === 'baseboard' || kind === 'floor') patch({ foot: { kind } })
+        }}
+      />
+      {isGrid ? ' and reaches up to ' : <TopWords />}
       <EditLengthWord
         field="design.height"
         label="Height from the finished floor"

@@ -4,30 +4,29 @@ import { useWallEditor } from '~/editor/WallEditor'
 import { WallStage } from '~/editor/WallStage'
 import { Drawn, Heading, Side, Split } from '~/editor/Workbench'
 import { formatLength } from '~/length'
-import { count, say } from '~/messages'
+import { layoutTitle } from '~/messages'
 import { Fractions } from '~/ui/Fractions'
+import { BoxSentence } from './BoxSentence'
 import { CountChoices } from './CountChoices'
 import { FrameSentence } from './FrameSentence'
+import { GridSentence } from './GridSentence'
 import { OwnSize } from './OwnSize'
+import { PatternPicks } from './PatternPicks'
+import { RailsFold } from './RailsFold'
+import { SectionsFold } from './SectionsFold'
 import { SpacingSentence } from './SpacingSentence'
 
 /** Stage two: how many, how high, how far apart. */
 export function LayoutStage() {
   const { plan, workpiece, wording } = useWallEditor()
   const { survey } = workpiece.wall
-  const battens = plan.layout.battens.length
+  const { pattern } = workpiece.wall.design
   return (
     <Split>
       <Drawn>
         <Heading>
           <h1>
-            <Fractions
-              text={
-                battens === 0
-                  ? 'No battens yet'
-                  : `${count(battens, 'batten')} to ${plan.layout.bands.some(({ id }) => id === 'topRail') ? 'a rail at ' : ''}${say(plan.layout.height, wording)}`
-              }
-            />
+            <Fractions text={layoutTitle(plan, wording)} />
           </h1>
           <p>
             <Fractions
@@ -40,12 +39,16 @@ export function LayoutStage() {
       <Side aria-label="Layout">
         <section>
           <h3>How it is laid out</h3>
-          <SpacingSentence />
+          <PatternPicks />
+          {pattern === 'boxes' ? <BoxSentence /> : pattern === 'rails' ? null : <SpacingSentence />}
+          {pattern === 'grid' ? <GridSentence /> : null}
           <FrameSentence />
-          <OwnSize />
+          {pattern === 'boxes' || pattern === 'rails' ? null : <OwnSize />}
         </section>
         <CountChoices />
         <Findings only={({ stage }) => stage !== 'measure'} />
+        <SectionsFold />
+        <RailsFold />
         <StripInHand />
       </Side>
     </Split>

@@ -1,55 +1,25 @@
-import { styled } from 'styled-components'
-import { equalGap } from '~/core/spacing'
-import { inches, nearestNanometer, ZERO } from '~/length'
+import { equalGap, fewestStrips } from '~/core/spacing'
+import { inches, ZERO } from '~/length'
 import type { Measure, Spacing } from '~/model'
 import { EditLengthWord } from '~/editor/EditLength'
 import { useWallEditor } from '~/editor/WallEditor'
-import { materialName } from '~/messages'
+import { count, materialName, thingName, uprightWords } from '~/messages'
 import { Choice } from '~/ui/Choice'
-import { narrow, type } from '~/ui/theme'
+import { Sentence } from '~/ui/Sentence'
+import { changeSchool } from './changeSchool'
 import { CountWord } from './CountWord'
+import { isAxis } from './isAxis'
 import { MeasurePicture } from './MeasurePicture'
-
-const Sentence = styled.div`
-  font-size: ${type.lead};
-  line-height: 2.1;
-  ${narrow} {
-    line-height: 2.9;
-  }
-`
 
 const SCHOOLS: readonly { id: Spacing['school']; text: string; hint: string }[] = [
   { id: 'nearWish', text: 'equal gaps near a wish', hint: 'the count whose equal gap comes nearest' },
   { id: 'equalByCount', text: 'equal gaps by count', hint: 'you say how many strips' },
   { id: 'fromCenter', text: 'a chosen gap from the centre', hint: 'both ends take what is left' },
   { id: 'fromEnd', text: 'a chosen gap from one end', hint: 'the other end takes what is left' },
+  { id: 'toStuds', text: 'on the studs', hint: 'a strip on every stud, or on every second' },
+  { id: 'placed', text: 'each where it was put', hint: 'keeps the strips where they are now' },
   { id: 'centerMarks', text: 'centre marks', hint: 'wall divided by bays; not even, and says by how much' },
 ]
-
-/** Carries what is there over to another school, so that the wall changes as little as it can. */
-function changeSchool(school: Spacing['school'], gapNow: number, count: number): Spacing {
-  const gap = nearestNanometer(Math.max(inches(0.25), gapNow))
-  switch (school) {
-    case 'equalByCount':
-      return { school, strips: Math.max(1, count), ends: 'gap' }
-    case 'nearWish':
-      return {
-        school,
-        wish: gap,
-        measure: 'gap',
-        least: nearestNanometer(gap * 0.6),
-        most: nearestNanometer(gap * 1.5),
-        ends: 'gap',
-        strips: null,
-      }
-    case 'fromCenter':
-      return { school, wish: gap, measure: 'gap', centerOn: 'strip' }
-    case 'fromEnd':
-      return { school, wish: gap, measure: 'gap', end: 'left', startWith: 'gap' }
-    case 'centerMarks':
-      return { school, bays: Math.max(2, count + 1) }
-  }
-}
 
 type Wished = Extract<Spacing, { measure: Measure }>
 
@@ -91,10 +61,11 @@ function WishWords({ spacing, set }: { spacing: Wished; set: (next: Spacing) => 
 /** The layout told as a sentence; its underlined words are its controls. */
 export function SpacingSentence() {
   const { workpiece, plan, wording, edit } = useWallEditor()
-  const { design } = workpiece.wall
+  const { design, survey } = workpiece.wall
   const { spacing } = design
+  const { one, many } = uprightWords(design.pattern)
+  const Many = many.replace(/^./, (letter) => letter.toUpperCase())
   const { placement, battenMaterial, lines } = plan.layout
-  const count = placement?.nearEdges.length ?? 3
   const gapNow =
     placement?.gaps[0] ??
     placement?.leftEnd ??
@@ -103,7 +74,7 @@ export function SpacingSentence() {
   const material = (
     <Choice
       word
-      label="Batten material"
+      label={`${Many.slice(0, -1)} material`}
       value={design.battenMaterial}
       options={workpiece.settings.materials.map(({ id }) => ({ id, text: materialName(id, wording) }))}
       onChange={(battenMaterial) => edit([{ type: 'patchDesign', patch: { battenMaterial } }], 'done')}
@@ -115,11 +86,11 @@ export function SpacingSentence() {
       label="How they are spaced"
       value={spacing.school}
       options={SCHOOLS}
-      onChange={(next) => set(changeSchool(next, gapNow, count))}
+      onChange={(next) => set(changeSchool(next, gapNow, placement?.nearEdges ?? []))}
     />
   )
   const ends =
-    'ends' in spacing ? (
+    'ends' in spacing && design.pattern !== 'grid' ? (
       <Choice
         word
         label="What stands at the walls"
@@ -127,6 +98,9 @@ export function SpacingSentence() {
         options={[
           { id: 'gap', text: 'a gap at each wall' },
           { id: 'strip', text: 'a strip at each wall' },
+          { id: 'half', text: 'half a gap at each wall' },
+          { id: 'stripGap', text: 'a strip at the left, a gap at the right' },
+          { id: 'gapStrip', text: 'a gap at the left, a strip at the right' },
         ]}
         onChange={(next) => set({ ...spacing, ends: next })}
       />
@@ -136,18 +110,20 @@ export function SpacingSentence() {
       return (
         <Sentence>
           <CountWord
-            label="Number of battens"
+            label={`Number of ${many}`}
             value={spacing.strips}
-            least={spacing.ends === 'gap' ? 1 : 2}
+            least={fewestStrips(spacing.ends)}
             onChange={(strips) => set({ ...spacing, strips })}
           />{' '}
-          battens of {material}, {ends}, {school}.
+          {many} of {material}, {ends ? <>{ends}, </> : null}
+          {school}.
         </Sentence>
       )
     case 'nearWish':
       return (
         <Sentence>
-          Battens of {material}, {ends}, {school}, <WishWords spacing={spacing} set={set} />, no less than{' '}
+          {Many} of {material}, {ends ? <>{ends}, </> : null}
+          {school}, <WishWords spacing={spacing} set={set} />, no less than{' '}
           <EditLengthWord
             field="design.least"
             label="Least clear gap"
@@ -170,7 +146,7 @@ export function SpacingSentence() {
     case 'fromCenter':
       return (
         <Sentence>
-          Battens of {material}, {school}, <WishWords spacing={spacing} set={set} />, with{' '}
+          {Many} of {material}, {school}, <WishWords spacing={spacing} set={set} />, with{' '}
           <Choice
             word
             label="What sits on the centre line"
@@ -180,6 +156,18 @@ export function SpacingSentence() {
               { id: 'gap', text: 'a gap on the centre line' },
             ]}
             onChange={(centerOn) => set({ ...spacing, centerOn })}
+          />{' '}
+          <Choice
+            word
+            label="What it is centred about"
+            value={spacing.about ?? 'wall'}
+            options={[
+              { id: 'wall', text: 'of the wall' },
+              ...survey.things
+                .filter(({ kind }) => isAxis(kind))
+                .map(({ id, kind }) => ({ id, text: `of the ${thingName(kind)}` })),
+            ]}
+            onChange={(id) => set({ ...spacing, about: id === 'wall' ? null : id })}
           />
           .
         </Sentence>
@@ -187,7 +175,7 @@ export function SpacingSentence() {
     case 'fromEnd':
       return (
         <Sentence>
-          Battens of {material}, {school}, <WishWords spacing={spacing} set={set} />, from the{' '}
+          {Many} of {material}, {school}, <WishWords spacing={spacing} set={set} />, from the{' '}
           <Choice
             word
             label="From which end"
@@ -212,10 +200,34 @@ export function SpacingSentence() {
           .
         </Sentence>
       )
+    case 'toStuds':
+      return (
+        <Sentence>
+          {Many} of {material}, {school}: one on{' '}
+          <Choice
+            word
+            label="On which studs"
+            value={String(spacing.every)}
+            options={[1, 2, 3, 4].map((every) => ({
+              id: String(every),
+              text:
+                ['every stud', 'every second stud', 'every third stud', 'every fourth stud'][every - 1] ?? '',
+            }))}
+            onChange={(every) => set({ ...spacing, every: Number(every) })}
+          />
+          .
+        </Sentence>
+      )
+    case 'placed':
+      return (
+        <Sentence>
+          {count(spacing.nearEdges.length, one, many)} of {material}, {school}.
+        </Sentence>
+      )
     case 'centerMarks':
       return (
         <Sentence>
-          Battens of {material} on {school} for{' '}
+          {Many} of {material} on {school} for{' '}
           <CountWord
             label="Number of bays"
             value={spacing.bays}

@@ -17,6 +17,9 @@ const USUAL: Readonly<Record<ThingKind, { width: number; height: number; casing:
     ledge: { width: 30, height: 1, casing: 0, bottom: 40 },
     stool: { width: 40, height: 1, casing: 0, bottom: 32 },
     shelf: { width: 36, height: 1, casing: 0, bottom: 60 },
+    bed: { width: 62, height: 44, casing: 0, bottom: 0 },
+    sofa: { width: 84, height: 32, casing: 0, bottom: 0 },
+    table: { width: 60, height: 30, casing: 0, bottom: 0 },
     cutOff: { width: 40, height: 40, casing: 0, bottom: 50 },
   }
 

@@ -1,0 +1,90 @@
+import { nearestNanometer } from '~/length'
+import type { Design, Settings, Survey } from '~/model'
+import { type BoxLayout, layBoxes } from '../patterns/boxes'
+import { layGrid } from '../patterns/grid'
+import { type PatternInput, placeUprights } from '../patterns/uprights'
+import { obstaclesOf } from '../survey/obstacles'
+import { baseAt, wallLines } from '../survey/wallLines'
+import { wallShape } from '../survey/wallShape'
+import { frameWall } from './bands'
+import { type Band, type Layout, longestBoard, materialOf, type SectionPlace, type Upright } from './layout'
+
+interface Laid {
+  readonly sections: readonly SectionPlace[]
+  readonly uprights: readonly Upright[]
+  readonly bands?: readonly Band[]
+  readonly frames?: BoxLayout['frames']
+}
+
+/** Whether uprights run through: asked for, or on a wall longer than the boards, where rails would be joined. */
+function uprightsThrough(design: Design, settings: Settings, span: number, railMaterial: string): boolean {
+  if (design.through !== 'byStock') return design.through === 'uprights'
+  const longest = longestBoard(settings, railMaterial)
+  return design.pattern === 'grid' && longest !== null && span > longest
+}
+
+/** Lays out a wall. Never fails: what cannot be is left out and told as an issue or by the findings. */
+export function layOut(survey: Survey, design: Design, settings: Settings): Layout {
+  const shape = wallShape(survey)
+  const lines = wallLines(survey, shape, design.levelRule)
+  const obstacles = obstaclesOf(survey).filter(({ id }) => !lines.followed.includes(id))
+  const battenMaterial = materialOf(settings, design.battenMaterial)
+  const framing = frameWall(survey, design, settings, lines)
+  const left = nearestNanometer(Math.max(lines.left, design.extent?.left ?? -Infinity))
+  const right = nearestNanometer(Math.max(left, Math.min(lines.right, design.extent?.right ?? Infinity)))
+  const isBoxes = design.pattern === 'boxes'
+  const stripWidth = isBoxes ? design.boxes.margin : battenMaterial.width
+  const ends = [left, right].map((x) => baseAt(lines, x))
+  const input: PatternInput = {
+    survey,
+    design,
+    obstacles,
+    left,
+    right,
+    foot: framing.uprightFoot,
+    head: framing.uprightHead,
+    stripWidth,
+    range: {
+      bottom: Math.min(...ends) + framing.uprightFoot,
+      top: Math.max(...ends) + framing.uprightHead,
+    },
+  }
+  const laid = ((): Laid => {
+    switch (design.pattern) {
+      case 'battens':
+        return placeUprights(input, 'batten')
+      case 'slats':
+        return placeUprights(input, 'slat')
+      case 'grid':
+        return layGrid(input, battenMaterial)
+      case 'boxes':
+        return layBoxes({ ...input, shape, lines, bands: framing.bands, settings })
+      case 'rails':
+        return { sections: [], uprights: [] }
+    }
+  })()
+  const [only] = laid.sections
+  return {
+    pattern: design.pattern,
+    shape,
+    obstacles,
+    lines,
+    battenMaterial,
+    stripWidth,
+    left,
+    right,
+    ...framing,
+    bands: [...framing.bands, ...(laid.bands ?? [])],
+    uprights: laid.uprights,
+    frames: laid.frames ?? [],
+    sections: laid.sections,
+    placement: laid.sections.length === 1 ? (only?.placement ?? null) : null,
+    spacingIssue: laid.sections.find(({ issue }) => issue)?.issue ?? null,
+    uprightsThrough: uprightsThrough(
+      design,
+      settings,
+      right - left,
+      design.pattern === 'grid' ? design.battenMaterial : (design.topRail?.material ?? design.battenMaterial),
+    ),
+  }
+}

@@ -1,0 +1,66 @@
+import { boundsOf } from '../geometry'
+import { isOpening, type Obstacle } from '../survey/obstacles'
+import type { Section } from './layout'
+
+/** Sections narrower than this are no place for trim. Common practice, no source. */
+const NARROWEST = 25_400_000 // 1 in
+
+/** What divides a wall: openings, and square parts that are missing. */
+function divides({ kind, outline }: Obstacle): boolean {
+  return isOpening(kind) || (kind === 'cutOff' && outline.length === 4)
+}
+
+function spanBetween(left: number, right: number): Section {
+  return { id: 'all', left, right, opening: null, free: [{ bottom: -Infinity, top: Infinity }] }
+}
+
+/** The whole span as one section, whatever stands on it. */
+export function oneSection(left: number, right: number): Section[] {
+  return right > left ? [spanBetween(left, right)] : []
+}
+
+/**
+ * The span cut at the sides of all openings that reach into a range of heights: sections beside them, and over and
+ * under each. Ids name the opening to the left, so that they outlive a change of another part of the wall.
+ */
+export function sectionsBeside(
+  left: number,
+  right: number,
+  range: { readonly bottom: number; readonly top: number },
+  obstacles: readonly Obstacle[],
+): Section[] {
+  const openings = obstacles
+    .filter(divides)
+    .map((obstacle) => ({ id: obstacle.id, ...boundsOf(obstacle.outline) }))
+    .filter((o) => o.top > range.bottom && o.bottom < range.top && o.right > left && o.left < right)
+    .sort((a, b) => a.left - b.left)
+  if (openings.length === 0) return oneSection(left, right)
+  const cuts = [...new Set([left, right, ...openings.flatMap((o) => [o.left, o.right])])]
+    .filter((x) => x >= left && x <= right)
+    .sort((a, b) => a - b)
+  const sections: Section[] = []
+  for (const [i, from] of cuts.entries()) {
+    const to = cuts[i + 1]
+    if (to === undefined || to - from < NARROWEST) continue
+    const covering = openings
+      .filter((o) => o.left <= from && o.right >= to)
+      .sort((a, b) => a.bottom - b.bottom)
+    const [first] = covering
+    const before = openings.filter((o) => o.right <= from).at(-1)
+    const free: { bottom: number; top: number }[] = []
+    let reached = -Infinity
+    for (const { bottom, top } of covering) {
+      if (bottom > reached && bottom > range.bottom) free.push({ bottom: reached, top: bottom })
+      reached = Math.max(reached, top)
+    }
+    if (reached < range.top) free.push({ bottom: reached, top: Infinity })
+    sections.push({
+      id: first ? `at-${first.id}` : before ? `after-${before.id}` : 'first',
+      left: from,
+      right: to,
+      opening: first?.id ?? null,
+      free,
+    })
+  }
+  return sections
+}

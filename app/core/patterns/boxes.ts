@@ -1,0 +1,256 @@
+import { type Length, nearestNanometer } from '~/length'
+import type { Boxes, Ends, Settings, SpacingOf } from '~/model'
+import {
+  clipConvex,
+  type Line,
+  type Point,
+  type Polygon,
+  rectangle,
+  shiftedLeft,
+  boundsOf,
+} from '../geometry'
+import {
+  type Band,
+  bandEdge,
+  type BoxFrame,
+  materialOf,
+  type Section,
+  type SectionPlace,
+  type Upright,
+} from '../layout/layout'
+import { sectionsBeside } from '../layout/sections'
+import { countChoices, placeStrips } from '../spacing'
+import type { Obstacle } from '../survey/obstacles'
+import { profileAt } from '../survey/profile'
+import { baseAt, courseAt, onLine, type RuleLine, type WallLines } from '../survey/wallLines'
+import type { WallShape } from '../survey/wallShape'
+import type { PatternInput } from './uprights'
+
+/** What boxes are laid out in. */
+export interface BoxInput extends PatternInput {
+  readonly shape: WallShape
+  readonly lines: WallLines
+  readonly bands: readonly Band[]
+  readonly settings: Settings
+}
+
+export interface BoxLayout {
+  readonly sections: readonly SectionPlace[]
+  readonly frames: readonly BoxFrame[]
+  readonly uprights: readonly Upright[]
+}
+
+/** The wished box as the school that places margins as strips: boxes are then its gaps. */
+export function boxSpacing(boxes: Boxes, count: number | null): SpacingOf<'nearWish'> {
+  const ends: Ends = 'strip'
+  const strips = count === null ? null : count + 1
+  return {
+    school: 'nearWish',
+    wish: boxes.wish,
+    measure: 'gap',
+    least: boxes.least,
+    most: boxes.most,
+    ends,
+    strips,
+  }
+}
+
+/** A frame's moulding leaves no opening below this many of its widths. */
+const LEAST_WIDTHS = 2.5
+
+interface Row {
+  readonly below: Band | null
+  readonly above: Band | null
+}
+
+/** Between each two horizontals a row; above the main rail only where boxes are wanted there. */
+function rowsOf({ bands, design, head, lines }: BoxInput): Row[] {
+  const inOrder = [...bands].sort((a, b) => a.bottom - b.bottom)
+  const edges: (Band | null)[] = [...inOrder, null]
+  return edges
+    .map((above, i): Row => ({ below: inOrder[i - 1] ?? null, above }))
+    .filter(({ below, above }) => (above?.bottom ?? lines.headLine) - (below?.top ?? lines.baseTop) > 0)
+    .filter(({ below }) => design.boxes.upper || (below?.top ?? lines.baseTop) < head)
+}
+
+function lineOf({ at0, slope }: RuleLine, leftwards: boolean): Line {
+  const tilt = (Math.atan(slope) * 180) / Math.PI
+  return { through: { x: 0, y: at0 }, directionDeg: leftwards ? tilt + 180 : tilt }
+}
+
+/** The lines a row lies between along one course: the upper edge below it, the lower edge above it. */
+function boundsAt(row: Row, { lines, shape, head }: BoxInput, x: number): { low: RuleLine; high: RuleLine } {
+  const course = courseAt(lines, x)
+  const low = row.below
+    ? bandEdge(row.below, course, 'top')
+    : { at0: course.at0 + lines.baseTop, slope: course.slope }
+  if (row.above) return { low, high: bandEdge(row.above, course, 'bottom') }
+  // without a rail on it the layout's own height bounds the row that reaches it
+  if ((row.below?.top ?? lines.baseTop) < head)
+    return { low, high: { at0: course.at0 + head, slope: course.slope } }
+  const crown = lines.ceiling - lines.headLine
+  return { low, high: { at0: profileAt(shape.ceiling, x) - crown, slope: 0 } }
+}
+
+/** Sloped parts of the wall that are missing overhead: their undersides, each to be kept below. */
+function slopesOver(
+  obstacles: readonly Obstacle[],
+  left: number,
+  right: number,
+): { line: Line; bottom: number }[] {
+  return obstacles
+    .filter(({ kind, outline }) => kind === 'cutOff' && outline.length === 3)
+    .filter(({ outline }) => {
+      const bounds = boundsOf(outline)
+      return bounds.right > left && bounds.left < right
+    })
+    .map(({ outline }) => {
+      const bounds = boundsOf(outline)
+      const low = outline.filter((p) => p.y === bounds.bottom)
+      const lowest = low[0] ?? { x: 0, y: 0 }
+      const other = outline.find((p) => p.x !== lowest.x && p.y === bounds.top) ?? lowest
+      const [a, b]: [Point, Point] = lowest.x < other.x ? [lowest, other] : [other, lowest]
+      const directionDeg = (Math.atan2(b.y - a.y, b.x - a.x) * 180) / Math.PI + 180
+      return { line: { through: a, directionDeg }, bottom: bounds.bottom }
+    })
+}
+
+/** The outline of a box in its place: what bounds it, each moved in by its margin. */
+function outlineIn(
+  input: BoxInput,
+  row: Row,
+  free: { bottom: number; top: number },
+  left: number,
+  right: number,
+): Polygon {
+  const { boxes } = input.design
+  const [below, above] = [boxes.below ?? boxes.margin, boxes.above ?? boxes.margin]
+  const middle = (left + right) / 2
+  const { low, high } = boundsAt(row, input, middle)
+  const far = input.survey.height * 4
+  let outline: Polygon = rectangle(left, -far, right, far)
+  const cut = (line: Line, margin: number) => (outline = clipConvex(outline, shiftedLeft(line, margin)))
+  cut(lineOf(low, false), below)
+  cut(lineOf(high, true), above)
+  if (Number.isFinite(free.bottom)) cut({ through: { x: 0, y: free.bottom }, directionDeg: 0 }, below)
+  if (Number.isFinite(free.top)) cut({ through: { x: 0, y: free.top }, directionDeg: 180 }, above)
+  for (const slope of slopesOver(input.obstacles, left, right)) cut(slope.line, above)
+  return outline
+}
+
+function isRoomy(outline: Polygon, mouldingWidth: number): boolean {
+  if (outline.length < 3) return false
+  const { left, right, bottom, top } = boundsOf(outline)
+  return Math.min(right - left, top - bottom) >= mouldingWidth * LEAST_WIDTHS
+}
+
+/** Bends of the base line divide a row like a corner; half a margin is left on each side of a bend. */
+function splitAtBends(section: Section, { lines, design }: BoxInput): Section[] {
+  const bends = lines.courses
+    .slice(0, -1)
+    .map(({ right }) => right)
+    .filter((x) => x > section.left && x < section.right)
+  if (bends.length === 0) return [section]
+  const half = design.boxes.margin / 2
+  const cuts = [section.left, ...bends, section.right]
+  return cuts.slice(1).map((to, i) => ({
+    ...section,
+    id: i === 0 ? section.id : `${section.id}-bend${i}`,
+    left: i === 0 ? (cuts[i] ?? to) : (cuts[i] ?? to) - half,
+    right: i === cuts.length - 2 ? to : to + half,
+  }))
+}
+
+function placeRow(
+  row: Row,
+  index: number,
+  input: BoxInput,
+): { sections: SectionPlace[]; outlines: Polygon[] } {
+  const { design, left, right, obstacles, lines } = input
+  const ends = [left, right].map((x) => boundsAt(row, input, x === left ? left + 1 : right - 1))
+  const at = [left, right]
+  const range = {
+    bottom: Math.min(...ends.map(({ low }, i) => onLine(low, at[i] ?? 0))),
+    top: Math.max(...ends.map(({ high }, i) => onLine(high, at[i] ?? 0))),
+  }
+  const open = obstacles.filter(({ id }) => !lines.followed.includes(id))
+  const moulding = materialOf(input.settings, design.boxes.moulding)
+  const sections: SectionPlace[] = []
+  const outlines: Polygon[] = []
+  for (const section of sectionsBeside(left, right, range, open).flatMap((s) => splitAtBends(s, input))) {
+    const id = index === 0 ? section.id : `row${index + 1}-${section.id}`
+    const span = nearestNanometer(section.right - section.left)
+    const own = design.sectionOwn[id]?.strips ?? (section.id === 'all' ? design.boxes.count : null)
+    const placement = placeBoxes(design.boxes, span, own)
+    if (!placement || section.free.length === 0) {
+      const needed = nearestNanometer(moulding.width * LEAST_WIDTHS + 2 * design.boxes.margin)
+      if (section.free.length > 0)
+        sections.push({
+          ...section,
+          id,
+          row: index,
+          placement: null,
+          issue: { code: 'noRoomForBoxes', width: span, needed },
+        })
+      continue
+    }
+    const found = section.free.flatMap((free) =>
+      placement.gaps.map((gap, i) => {
+        const from = section.left + (placement.nearEdges[i] ?? 0) + design.boxes.margin
+        return outlineIn(input, row, free, from, from + gap)
+      }),
+    )
+    const roomy = found.filter((outline) => isRoomy(outline, moulding.width))
+    if (roomy.length === 0) continue
+    outlines.push(...roomy)
+    sections.push({ ...section, id, row: index, placement, issue: null })
+  }
+  return { sections, outlines }
+}
+
+/** Boxes on a span: the count asked for, else the one nearest to the wish, limits or not; null when none fits. */
+function placeBoxes(boxes: Boxes, span: Length, count: number | null) {
+  const wanted = boxSpacing(boxes, count)
+  const placed = placeStrips(wanted, span, boxes.margin)
+  if (placed.ok) return placed.value
+  if (count !== null) return null
+  const [nearest] = countChoices(wanted, span, boxes.margin).sort(
+    (a, b) => Math.abs(a.offWish) - Math.abs(b.offWish),
+  )
+  if (!nearest || nearest.gap <= 0) return null
+  const fallback = placeStrips({ ...wanted, strips: nearest.strips }, span, boxes.margin)
+  return fallback.ok ? fallback.value : null
+}
+
+/** Frames row by row from the bottom, each from left to right; marked are the sides of every different box. */
+export function layBoxes(input: BoxInput): BoxLayout {
+  const rows = rowsOf(input).map((row, i) => placeRow(row, i, input))
+  let number = 0
+  const frames = rows.flatMap(({ outlines }, row) =>
+    [...outlines]
+      .sort((a, b) => boundsOf(a).left - boundsOf(b).left)
+      .map((outline): BoxFrame => {
+        number += 1
+        return { id: `box-${number}`, number, row, outline }
+      }),
+  )
+  const seen = new Set<string>()
+  const uprights = frames.flatMap(({ id, number: n, outline }): Upright[] => {
+    const { left, right } = boundsOf(outline)
+    const key = `${left} ${right}`
+    if (seen.has(key)) return []
+    seen.add(key)
+    return [{ id, number: n, left: nearestNanometer(left), right: nearestNanometer(right) }]
+  })
+  return {
+    sections: rows.flatMap(({ sections }) => sections),
+    frames,
+    uprights: uprights.sort((a, b) => a.left - b.left),
+  }
+}
+
+/** The height of the base line where a box is marked, for heights told from it. */
+export function baseUnder(lines: WallLines, frame: BoxFrame): number {
+  const { left, right } = boundsOf(frame.outline)
+  return baseAt(lines, (left + right) / 2)
+}

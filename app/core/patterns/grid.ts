@@ -1,0 +1,68 @@
+import { addLengths, nearestNanometer } from '~/length'
+import type { Ends, Material, Spacing } from '~/model'
+import type { Band } from '../layout/layout'
+import type { SpacingIssue } from '../spacing'
+import { type PatternInput, placeUprights, spacingIn, type UprightLayout } from './uprights'
+
+/** With a border its stiles stand hard at the ends, without one the walls bound the cells. */
+export function asColumns(spacing: Spacing, border: boolean): Spacing {
+  const ends: Ends = border ? 'strip' : 'gap'
+  return 'ends' in spacing ? { ...spacing, ends } : spacing
+}
+
+/**
+ * The rows of a grid between two heights: their rails from the bottom up. Free height is shared out by the rows'
+ * weights. Heights above the base line, each rounded once.
+ */
+export function gridRails(
+  rows: readonly number[],
+  bottom: number,
+  top: number,
+  material: Material,
+  border: boolean,
+): { bands: Band[]; issue: SpacingIssue | null } {
+  const count = border ? rows.length + 1 : rows.length - 1
+  const free = top - bottom - count * material.width
+  if (free <= 0)
+    return {
+      bands: [],
+      issue: {
+        code: 'rowsTooMany',
+        rows: rows.length,
+        needed: nearestNanometer(count * material.width),
+        height: nearestNanometer(top - bottom),
+      },
+    }
+  const total = rows.reduce((sum, weight) => sum + weight, 0)
+  const before = (n: number) => rows.slice(0, n).reduce((sum, weight) => sum + weight, 0)
+  const bands = Array.from({ length: count }, (_, i): Band => {
+    const rowsBelow = border ? i : i + 1
+    const at = bottom + i * material.width + (free * before(rowsBelow)) / total
+    const edge = nearestNanometer(at)
+    const isTop = border && i === count - 1
+    return {
+      id: `rail-${i + 1}`,
+      role: border && (i === 0 || isTop) ? 'border' : 'rail',
+      material,
+      bottom: edge,
+      top: addLengths(edge, material.width),
+      held: isTop ? 'top' : 'bottom',
+    }
+  })
+  return { bands, issue: null }
+}
+
+/** A grid: stiles by the chosen spacing, rails by the rows' weights. */
+export function layGrid(input: PatternInput, material: Material): UprightLayout {
+  const { design, foot, head } = input
+  const border = design.border !== 'none'
+  const { bands, issue } = gridRails(design.rows, foot, head, material, border)
+  const placed = placeUprights(input, 'stile', (section) => asColumns(spacingIn(section, design), border))
+  return {
+    bands,
+    uprights: placed.uprights,
+    sections: issue
+      ? placed.sections.map((section) => ({ ...section, issue: section.issue ?? issue }))
+      : placed.sections,
+  }
+}

@@ -1,0 +1,94 @@
+import { addLengths, type Length, nearestNanometer } from '~/length'
+import type { Design, Spacing, Survey } from '~/model'
+import type { Band, Section, SectionPlace, Upright } from '../layout/layout'
+import { oneSection, sectionsBeside } from '../layout/sections'
+import { placeStrips, shiftPlacement, type SpanContext } from '../spacing'
+import type { Obstacle } from '../survey/obstacles'
+
+/** What a pattern has to work with. */
+export interface PatternInput {
+  readonly survey: Survey
+  readonly design: Design
+  readonly obstacles: readonly Obstacle[]
+  readonly left: number
+  readonly right: number
+  readonly foot: number
+  readonly head: number
+  readonly stripWidth: Length
+  /** Absolute heights the layout reaches over. */
+  readonly range: { readonly bottom: number; readonly top: number }
+}
+
+/** What a pattern makes of it. */
+export interface UprightLayout {
+  readonly sections: readonly SectionPlace[]
+  readonly uprights: readonly Upright[]
+  readonly bands: readonly Band[]
+}
+
+/** What the schools may need to know of a section, from its left end. */
+export function contextOf(survey: Survey, section: Section): SpanContext {
+  return {
+    studs: survey.behind.studs.map((stud) => stud - section.left),
+    middles: new Map(survey.things.map((thing) => [thing.id, thing.left + thing.width / 2 - section.left])),
+  }
+}
+
+/** The spacing a section goes by: the wall's, with the section's own count. */
+export function spacingIn(section: Section, design: Design): Spacing {
+  const { spacing } = design
+  const own = design.sectionOwn[section.id]?.strips
+  if (own === null || own === undefined) return spacing
+  const ends = 'ends' in spacing ? spacing.ends : 'gap'
+  return spacing.school === 'nearWish'
+    ? { ...spacing, strips: own }
+    : { school: 'equalByCount', strips: own, ends }
+}
+
+function placeSection(section: Section, spacing: Spacing, input: PatternInput): SectionPlace {
+  const { survey, design, stripWidth } = input
+  const span = nearestNanometer(section.right - section.left)
+  const placed = placeStrips(spacing, span, stripWidth, contextOf(survey, section))
+  const shift = section.id === 'all' ? design.shift : (design.sectionOwn[section.id]?.shift ?? 0)
+  return {
+    ...section,
+    row: 0,
+    placement: placed.ok ? shiftPlacement(placed.value, nearestNanometer(shift)) : null,
+    issue: placed.ok ? null : placed.issue,
+  }
+}
+
+/** The least height of an upright over or under an opening. Common practice, no source. */
+const SHORTEST_UPRIGHT = 50_800_000 // 2 in
+
+function hasRoom(section: Section, { range }: PatternInput): boolean {
+  if (section.id === 'all') return true
+  return section.free.some(
+    ({ bottom, top }) => Math.min(top, range.top) - Math.max(bottom, range.bottom) > SHORTEST_UPRIGHT,
+  )
+}
+
+/** Uprights section by section, numbered from the left. */
+export function placeUprights(
+  input: PatternInput,
+  prefix: 'batten' | 'slat' | 'stile',
+  spacingFor: (section: Section) => Spacing = (section) => spacingIn(section, input.design),
+): Pick<UprightLayout, 'sections' | 'uprights'> {
+  const { design, left, right, obstacles, range, stripWidth } = input
+  const all =
+    design.sections === 'beside' ? sectionsBeside(left, right, range, obstacles) : oneSection(left, right)
+  const sections = all
+    .filter((section) => hasRoom(section, input))
+    .map((section) => placeSection(section, spacingFor(section), input))
+  const uprights = sections
+    .flatMap(({ left: from, placement }) =>
+      (placement?.nearEdges ?? []).map((edge) => addLengths(nearestNanometer(from), edge)),
+    )
+    .map((edge, i) => ({
+      id: `${prefix}-${i + 1}`,
+      number: i + 1,
+      left: edge,
+      right: addLengths(edge, stripWidth),
+    }))
+  return { sections, uprights }
+}

@@ -1,0 +1,80 @@
+import { useWallEditor } from '~/editor/WallEditor'
+import { type Design } from '~/model'
+import { Choice } from '~/ui/Choice'
+import { Sentence } from '~/ui/Sentence'
+import { CountWord } from './CountWord'
+
+/** Rows from the bottom up, each as tall as its weight says. */
+function withRows(rows: readonly number[], count: number): number[] {
+  return Array.from({ length: count }, (_, i) => rows[i] ?? 1)
+}
+
+const WEIGHTS = [0.5, 0.75, 1, 1.5, 2, 3]
+
+/** A grid's rows, border and what runs through. */
+export function GridSentence() {
+  const { workpiece, plan, edit } = useWallEditor()
+  const { design } = workpiece.wall
+  const patch = (next: Partial<Design>) => edit([{ type: 'patchDesign', patch: next }], 'done')
+  const { rows } = design
+  const ends = { bottom: rows[0] ?? 1, top: rows[rows.length - 1] ?? 1 }
+  const weigh = (at: number, label: string, value: number) => (
+    <Choice
+      word
+      label={label}
+      value={String(value)}
+      options={[...new Set([...WEIGHTS, value])].map((weight) => ({
+        id: String(weight),
+        text: weight === 1 ? 'as tall as the others' : `${weight} times as tall`,
+      }))}
+      onChange={(weight) => patch({ rows: rows.with(at, Number(weight)) })}
+    />
+  )
+  return (
+    <Sentence>
+      In{' '}
+      <CountWord
+        label="Number of rows"
+        value={rows.length}
+        least={1}
+        onChange={(count) => patch({ rows: withRows(rows, Math.min(count, 40)) })}
+      />{' '}
+      {rows.length === 1 ? 'row' : 'rows'}
+      {rows.length > 1 ? (
+        <>
+          , the lowest {weigh(0, 'Weight of the lowest row', ends.bottom)}, the top one{' '}
+          {weigh(rows.length - 1, 'Weight of the top row', ends.top)}
+        </>
+      ) : null}
+      , with{' '}
+      <Choice
+        word
+        label="Border"
+        value={design.border}
+        options={[
+          { id: 'none', text: 'no border' },
+          { id: 'butt', text: 'a border butted at the corners' },
+          { id: 'miter', text: 'a border mitred at the corners' },
+        ]}
+        onChange={(border) => patch({ border })}
+      />
+      ;{' '}
+      <Choice
+        word
+        label="What runs through"
+        value={design.through}
+        options={[
+          {
+            id: 'byStock',
+            text: `${plan.layout.uprightsThrough ? 'stiles' : 'rails'} run through, by the boards’ length`,
+            hint: 'on a wall longer than the boards the stiles run through',
+          },
+          { id: 'uprights', text: 'stiles run through' },
+          { id: 'rails', text: 'rails run through' },
+        ]}
+        onChange={(through) => patch({ through })}
+      />
+      .
+    </Sentence>
+  )
+}

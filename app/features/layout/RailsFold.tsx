@@ -1,0 +1,117 @@
+import { Trash2 } from 'lucide-react'
+import { newRail } from '~/core/edits/choosePattern'
+import { EditLengthWord } from '~/editor/EditLength'
+import { useWallEditor } from '~/editor/WallEditor'
+import { inches } from '~/length'
+import { cornerEndName, heightRuleName, materialName, railUseName, stripName } from '~/messages'
+import { CORNER_ENDS, type CornerEnd, type Design, HEIGHT_RULES, type HeightRule, RAIL_USES } from '~/model'
+import { Button } from '~/ui/Button'
+import { Choice } from '~/ui/Choice'
+import { Fold } from '~/ui/Fold'
+import { Row } from '~/ui/page'
+import { Sentence } from '~/ui/Sentence'
+
+type Rail = Design['rails'][number]
+
+function RailSentence({ rail }: { rail: Rail }) {
+  const { workpiece, plan, wording, edit } = useWallEditor()
+  const { design } = workpiece.wall
+  const put = (next: Partial<Rail>) =>
+    design.rails.map((each) => (each.id === rail.id ? { ...each, ...next } : each))
+  const patch = (rails: Design['rails']) => edit([{ type: 'patchDesign', patch: { rails } }], 'done')
+  const name = stripName(rail.id)
+  const top = plan.layout.bands.find(({ id }) => id === rail.id)?.top ?? inches(1)
+  return (
+    <Sentence>
+      {name} of{' '}
+      <Choice
+        word
+        label={`${name}, material`}
+        value={rail.material}
+        options={workpiece.settings.materials.map(({ id }) => ({ id, text: materialName(id, wording) }))}
+        onChange={(material) => patch(put({ material }))}
+      />{' '}
+      <Choice
+        word
+        label={`${name}, how it lies`}
+        value={rail.lay}
+        options={[
+          { id: 'edge', text: 'its width on the wall' },
+          { id: 'flat', text: 'laid flat' },
+        ]}
+        onChange={(lay) => patch(put({ lay }))}
+      />
+      , its top at{' '}
+      <EditLengthWord
+        field={`design.rails.${rail.id}`}
+        label={`${name}, top from the floor`}
+        value={top}
+        least={inches(1)}
+        most={inches(2400)}
+        toEdits={(value) => [
+          { type: 'patchDesign', patch: { rails: put({ top: { rule: 'typed', value } }) } },
+        ]}
+      />
+      , which is{' '}
+      <Choice<HeightRule>
+        word
+        label={`${name}, usual heights`}
+        value={rail.top.rule}
+        options={HEIGHT_RULES.map((rule) => ({ id: rule, text: heightRuleName(rule) }))}
+        onChange={(rule) => patch(put({ top: rule === 'typed' ? { rule, value: top } : { rule } }))}
+      />
+      .{' '}
+      <Button
+        $kind="quiet"
+        aria-label={`Take ${name.toLowerCase()} away`}
+        onPress={() => patch(design.rails.filter(({ id }) => id !== rail.id))}
+      >
+        <Trash2 size={16} aria-hidden />
+      </Button>
+    </Sentence>
+  )
+}
+
+/** Horizontals besides those of the pattern, and how horizontals end at the corners of the room. */
+export function RailsFold() {
+  const { workpiece, edit } = useWallEditor()
+  const { design } = workpiece.wall
+  return (
+    <Fold
+      title="Rails, shelves, corners"
+      aside={design.rails.length === 0 ? 'none of their own' : String(design.rails.length)}
+      open={design.pattern === 'rails'}
+    >
+      {design.rails.map((rail) => (
+        <RailSentence key={rail.id} rail={rail} />
+      ))}
+      <Row>
+        {RAIL_USES.map((use) => (
+          <Button key={use} onPress={() => edit(newRail(workpiece, use), 'done')}>
+            Add a {railUseName(use)}
+          </Button>
+        ))}
+      </Row>
+      <Sentence>
+        {(['left', 'right'] as const).map((side) => (
+          <span key={side}>
+            In the {side} corner horizontals{' '}
+            <Choice<CornerEnd>
+              word
+              label={`Horizontals in the ${side} corner`}
+              value={design.corners[side]}
+              options={CORNER_ENDS.map((id) => ({ id, ...cornerEndName(id) }))}
+              onChange={(end) =>
+                edit(
+                  [{ type: 'patchDesign', patch: { corners: { ...design.corners, [side]: end } } }],
+                  'done',
+                )
+              }
+            />
+            .{' '}
+          </span>
+        ))}
+      </Sentence>
+    </Fold>
+  )
+}

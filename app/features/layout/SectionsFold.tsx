@@ -1,0 +1,123 @@
+import { EditLengthWord } from '~/editor/EditLength'
+import { useWallEditor } from '~/editor/WallEditor'
+import { ZERO } from '~/length'
+import { count, say, sectionName, uprightWords } from '~/messages'
+import type { Design } from '~/model'
+import { Button } from '~/ui/Button'
+import { Choice } from '~/ui/Choice'
+import { Fold } from '~/ui/Fold'
+import { Fractions } from '~/ui/Fractions'
+import { Row } from '~/ui/page'
+import { Sentence } from '~/ui/Sentence'
+import { Table } from '~/ui/Table'
+import { CountWord } from './CountWord'
+
+/** The parts the wall is laid out in, each with its count and gap, and how much of the wall is covered. */
+export function SectionsFold() {
+  const { workpiece, plan, wording, edit } = useWallEditor()
+  const { design, survey } = workpiece.wall
+  const { layout } = plan
+  const patch = (next: Partial<Design>) => edit([{ type: 'patchDesign', patch: next }], 'done')
+  const isBoxes = design.pattern === 'boxes'
+  const { one, many } = uprightWords(design.pattern)
+  const own = (id: string, strips: number) =>
+    patch({
+      sectionOwn: {
+        ...design.sectionOwn,
+        [id]: { shift: ZERO, ...design.sectionOwn[id], strips },
+      },
+    })
+  const extent = design.extent ?? { left: layout.left, right: layout.right }
+  return (
+    <Fold title="Sections and extent" aside={count(layout.sections.length, 'section')}>
+      {isBoxes ? null : (
+        <Sentence>
+          The wall is{' '}
+          <Choice
+            word
+            label="How openings divide the wall"
+            value={design.sections}
+            options={[
+              { id: 'across', text: 'one layout right across', hint: 'openings cut into it where they fall' },
+              { id: 'beside', text: 'a layout of its own beside each opening' },
+            ]}
+            onChange={(sections) => patch({ sections, sectionOwn: {}, shift: ZERO })}
+          />
+          .
+        </Sentence>
+      )}
+      {layout.sections.length > 0 ? (
+        <Table>
+          <caption>Each section with its {many}</caption>
+          <tbody>
+            {layout.sections.map((section) => {
+              const strips = section.placement?.nearEdges.length ?? 0
+              const now = isBoxes ? Math.max(0, strips - 1) : strips
+              const gap = section.placement?.gaps[0] ?? section.placement?.leftEnd
+              return (
+                <tr key={section.id} data-section={section.id}>
+                  <th scope="row">{sectionName(section, survey)}</th>
+                  <td>
+                    <CountWord
+                      label={`Number of ${many}, ${sectionName(section, survey)}`}
+                      value={now}
+                      least={1}
+                      onChange={(strips) => own(section.id, strips)}
+                    />
+                  </td>
+                  <td className="number">
+                    {gap === undefined ? (
+                      ''
+                    ) : (
+                      <Fractions text={`${isBoxes ? one : 'gap'} ${say(gap, wording)}`} />
+                    )}
+                  </td>
+                </tr>
+              )
+            })}
+          </tbody>
+        </Table>
+      ) : null}
+      {Object.keys(design.sectionOwn).length > 0 ? (
+        <Row>
+          <Button onPress={() => patch({ sectionOwn: {} })}>Let the wish decide again</Button>
+        </Row>
+      ) : null}
+      <Sentence>
+        Covered is{' '}
+        <Choice
+          word
+          label="How much of the wall is covered"
+          value={design.extent ? 'part' : 'all'}
+          options={[
+            { id: 'all', text: 'all of the wall' },
+            { id: 'part', text: 'a part of it' },
+          ]}
+          onChange={(id) => patch({ extent: id === 'part' ? extent : null })}
+        />
+        {design.extent ? (
+          <>
+            , from{' '}
+            <EditLengthWord
+              field="design.extent.left"
+              label="Covered from, from the left corner"
+              value={extent.left}
+              least={ZERO}
+              most={extent.right}
+              toEdits={(left) => [{ type: 'patchDesign', patch: { extent: { ...extent, left } } }]}
+            />{' '}
+            to{' '}
+            <EditLengthWord
+              field="design.extent.right"
+              label="Covered to, from the left corner"
+              value={extent.right}
+              least={extent.left}
+              toEdits={(right) => [{ type: 'patchDesign', patch: { extent: { ...extent, right } } }]}
+            />
+          </>
+        ) : null}
+        .
+      </Sentence>
+    </Fold>
+  )
+}
