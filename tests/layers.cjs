@@ -6,7 +6,7 @@ const layers = {
   messages: ['length', 'model', 'core'],
   ui: ['length', 'model', 'messages'],
   drawing: ['length', 'core', 'ui'],
-  workers: ['length', 'core'],
+  workers: ['length', 'model', 'core'],
   editor: ['length', 'model', 'core', 'messages', 'ui', 'drawing', 'workers'],
   features: ['length', 'model', 'core', 'messages', 'ui', 'drawing', 'workers', 'editor'],
   server: ['length', 'model', 'core', 'messages'],

@@ -61,8 +61,11 @@ function drift(size: number, { tape }: LengthFormat): string {
   return side === 'on' ? '' : side === 'over' ? ' (a little over)' : ' (a little under)'
 }
 
-function Terms({ closing, wording }: { closing: ClosingSum; wording: Wording }) {
-  const { strips, gaps, ends } = closing
+function Terms({ closing, wording, isBoxes }: { closing: ClosingSum; wording: Wording; isBoxes: boolean }) {
+  const { strips, gaps, ends, openings } = closing
+  const words = isBoxes
+    ? { strip: 'margin', strips: 'margins', gap: 'box', gaps: 'boxes' }
+    : { strip: 'strip', strips: 'strips', gap: 'gap', gaps: 'gaps' }
   const figure = (size: number) => <Fractions text={say(size, wording)} />
   return (
     <>
@@ -71,14 +74,21 @@ function Terms({ closing, wording }: { closing: ClosingSum; wording: Wording }) 
           {figure(ends.left)} <small>end + </small>
         </>
       ) : null}
-      {strips.count} × {figure(strips.width)} <small>{strips.count === 1 ? 'strip' : 'strips'}</small>
+      {strips.count} × {figure(strips.width)} <small>{strips.count === 1 ? words.strip : words.strips}</small>
       {gaps.map(({ count: n, size }, i) => (
         <span key={i}>
           {' '}
           + {n} × {figure(size)}
           <small>
-            {drift(size, wording.format)} {n === 1 ? 'gap' : 'gaps'}
+            {drift(size, wording.format)} {n === 1 ? words.gap : words.gaps}
           </small>
+        </span>
+      ))}
+      {openings.map(({ count: n, size }, i) => (
+        <span key={i}>
+          {' '}
+          + {n === 1 ? null : `${n} × `}
+          {figure(size)} <small>{n === 1 ? 'opening' : 'openings'}</small>
         </span>
       ))}
       {ends && ends.right > 0 ? (
@@ -113,7 +123,7 @@ export function ClosingBar() {
       <Sum data-testid="closing-sum">
         {closing ? (
           <>
-            <Terms closing={closing} wording={wording} />
+            <Terms closing={closing} wording={wording} isBoxes={plan.layout.pattern === 'boxes'} />
             <Verdict $open={closing.difference !== 0}>
               {closing.difference === 0 ? (
                 <>
@@ -125,7 +135,11 @@ export function ClosingBar() {
             </Verdict>
           </>
         ) : (
-          <Verdict $open>nothing to add up: see what is wrong</Verdict>
+          <Verdict $open={plan.layout.pattern !== 'rails'}>
+            {plan.layout.pattern === 'rails'
+              ? 'rails alone: no gaps to add up'
+              : 'nothing to add up: see what is wrong'}
+          </Verdict>
         )}
       </Sum>
       <Figures>

@@ -43,21 +43,25 @@ export function GapHandle({ frame }: { frame: Frame }) {
   const { plan, workpiece, wording, edit, saving, selected } = useWallEditor()
   const gripped = useRef({ gap: 0, index: 0 })
   const { layout } = plan
-  const { placement, uprights } = layout
-  const gaps = placement?.gaps ?? []
-  if (!placement || gaps.length === 0) return null
+  const { uprights } = layout
+  const isBoxes = layout.pattern === 'boxes'
   const picked = uprights.findIndex(({ id }) => id === selected)
-  const index = Math.min(picked >= 0 ? picked : Math.floor((gaps.length - 1) / 2), gaps.length - 1)
-  const [before, after] = [uprights[index], uprights[index + 1]]
-  const gap = gaps[index]
-  if (!before || !after || gap === undefined) return null
+  const middle = Math.floor((uprights.length - (isBoxes ? 1 : 2)) / 2)
+  const index = Math.min(picked >= 0 ? picked : middle, uprights.length - (isBoxes ? 1 : 2))
+  const [before, after] = [uprights[index], uprights[isBoxes ? index : index + 1]]
+  if (!before || !after) return null
+  // of boxes it is the box itself that is sized, by its right side
+  const sized = isBoxes
+    ? { left: before.left, right: before.right }
+    : { left: before.right, right: after.left }
+  const gap = sized.right - sized.left
+  if (gap <= 0) return null
   const y = frame.toY(layout.uprightFoot + (layout.uprightHead - layout.uprightFoot) * 0.58)
   const tick = tickOf(workpiece.settings.tape)
-  const width = layout.battenMaterial.width
   const stepCount = (strips: number) => {
     const { spacing } = workpiece.wall.design
     const count = uprights.length - strips
-    if (spacing.school === 'fromCenter' || spacing.school === 'fromEnd')
+    if (layout.pattern === 'boxes' || spacing.school === 'fromCenter' || spacing.school === 'fromEnd')
       return edit([{ type: 'setGap', gap: nearestNanometer(gap + strips * tick) }], 'live')
     if (count < 2) return
     const ends = 'ends' in spacing ? spacing.ends : 'gap'
@@ -69,19 +73,19 @@ export function GapHandle({ frame }: { frame: Frame }) {
   return (
     <>
       <GapDimension
-        left={frame.toX(before.right)}
-        right={frame.toX(after.left)}
+        left={frame.toX(sized.left)}
+        right={frame.toX(sized.right)}
         y={y}
         label={formatLength(gap, wording.format)}
         palette={SCREEN}
       />
       <DragHandle
-        label="Gap between strips"
-        valueText={`${formatLengthWithUnit(gap, wording.format)} clear`}
+        label={isBoxes ? 'Width of a box' : 'Gap between strips'}
+        valueText={`${formatLengthWithUnit(gap, wording.format)} ${isBoxes ? 'wide' : 'clear'}`}
         value={toInches(gap)}
         least={0}
-        most={toInches(placement.span - 2 * width)}
-        x={frame.toX(after.left)}
+        most={toInches(layout.right - layout.left)}
+        x={frame.toX(sized.right)}
         y={y}
         axis="x"
         palette={SCREEN}

@@ -57,8 +57,8 @@ const Pencil = styled.p`
 
 const FIRST_SIZE = { width: 900, height: 540 }
 /** Room for the rods; a phone has less to give. */
-const MARGINS = { left: 112, right: 22, top: 20, bottom: 106 }
-const SLIM_MARGINS = { left: 92, right: 8, top: 16, bottom: 104 }
+const MARGINS = { left: 112, right: 22, top: 20, bottom: 122 }
+const SLIM_MARGINS = { left: 92, right: 8, top: 16, bottom: 120 }
 const SLIM_BELOW = 520
 
 const EDGE_WORDS: Readonly<Record<Edge, string>> = { near: 'near edge', center: 'centre', far: 'far edge' }

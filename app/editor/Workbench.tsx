@@ -42,7 +42,7 @@ export const Split = styled.div`
 export const Drawn = styled.section`
   min-height: 0;
   display: grid;
-  grid-template-rows: auto minmax(0, 1fr);
+  grid-template-rows: auto minmax(0, 1fr) auto;
   padding: ${space.m} ${space.l} 0;
   ${narrow} {
     display: block;

@@ -44,13 +44,14 @@ export interface FoldProps {
   readonly title: string
   readonly aside?: string
   readonly open?: boolean
+  readonly onToggle?: (open: boolean) => void
   readonly children: React.ReactNode
 }
 
 /** A part of a side panel that opens and closes. */
-export function Fold({ title, aside, open = false, children }: FoldProps) {
+export function Fold({ title, aside, open = false, onToggle, children }: FoldProps) {
   return (
-    <Outer defaultExpanded={open}>
+    <Outer defaultExpanded={open} {...(onToggle ? { onExpandedChange: onToggle } : {})}>
       <Heading level={2} style={{ margin: 0 }}>
         <Opener slot="trigger">
           <ChevronRight size={18} aria-hidden /> {title}

@@ -66,7 +66,7 @@ export function GridSentence() {
         options={[
           {
             id: 'byStock',
-            text: `${plan.layout.uprightsThrough ? 'stiles' : 'rails'} run through, by the boards’ length`,
+            text: `${plan.layout.uprightsThrough ? 'stiles' : 'rails'} run through (by stock)`,
             hint: 'on a wall longer than the boards the stiles run through',
           },
           { id: 'uprights', text: 'stiles run through' },

@@ -10,8 +10,10 @@ import { BoxSentence } from './BoxSentence'
 import { CountChoices } from './CountChoices'
 import { FrameSentence } from './FrameSentence'
 import { GridSentence } from './GridSentence'
+import { AlignFold, HeightsFold } from './HeightsFold'
 import { OwnSize } from './OwnSize'
 import { PatternPicks } from './PatternPicks'
+import { Proposals } from './Proposals'
 import { RailsFold } from './RailsFold'
 import { SectionsFold } from './SectionsFold'
 import { SpacingSentence } from './SpacingSentence'
@@ -35,6 +37,7 @@ export function LayoutStage() {
           </p>
         </Heading>
         <WallStage handles />
+        {pattern === 'rails' ? null : <Proposals />}
       </Drawn>
       <Side aria-label="Layout">
         <section>
@@ -47,6 +50,8 @@ export function LayoutStage() {
         </section>
         <CountChoices />
         <Findings only={({ stage }) => stage !== 'measure'} />
+        <HeightsFold />
+        <AlignFold />
         <SectionsFold />
         <RailsFold />
         <StripInHand />

@@ -1,0 +1,66 @@
+import { type Length, nearestNanometer } from '~/length'
+import type { Edit, ThingKind, Workpiece } from '~/model'
+import { boundsOf } from '../geometry'
+import type { Layout } from '../layout/layout'
+
+/** A line on the wall that a strip can be brought to. */
+export interface AlignTarget {
+  readonly kind: ThingKind
+  readonly thingId: string
+  readonly side: 'left' | 'right'
+  readonly x: number
+}
+
+/** The strips moved so that an edge of one comes to a line on the wall. */
+export interface Alignment {
+  readonly target: AlignTarget
+  readonly stripId: string
+  /** The strip's edge that comes to the line: its outer side lies on the far side of the thing. */
+  readonly edge: 'left' | 'right'
+  readonly by: Length
+  readonly edits: readonly Edit[]
+}
+
+/** Edges of openings with their casing, and where slopes and notches of the wall begin. */
+export function alignTargets(layout: Layout): AlignTarget[] {
+  return layout.obstacles
+    .filter(({ plate }) => !plate)
+    .flatMap(({ id, kind, outline }) => {
+      if (kind === 'strip') return []
+      const { left, right } = boundsOf(outline)
+      return [
+        { kind, thingId: id, side: 'left' as const, x: left },
+        { kind, thingId: id, side: 'right' as const, x: right },
+      ]
+    })
+    .filter(({ x }) => x > layout.left && x < layout.right)
+}
+
+/**
+ * For each line the smallest move of all strips, as far as the ends let them, that brings the nearest strip against it:
+ * its right edge to the left side of a thing, its left edge to the right side.
+ */
+export function alignments({ wall }: Workpiece, layout: Layout): Alignment[] {
+  const { placement, uprights, sections } = layout
+  if (!placement || layout.pattern === 'boxes' || sections[0]?.id !== 'all') return []
+  const now = wall.design.shift
+  return alignTargets(layout).flatMap((target): Alignment[] => {
+    const edge = target.side === 'left' ? 'right' : 'left'
+    const moves = uprights
+      .map((upright) => ({ stripId: upright.id, by: target.x - upright[edge] }))
+      .filter(({ by }) => (by > 0 ? by <= placement.rightEnd : -by <= placement.leftEnd))
+      .sort((a, b) => Math.abs(a.by) - Math.abs(b.by))
+    const [best] = moves
+    if (!best || Math.abs(best.by) < 1) return []
+    const by = nearestNanometer(best.by)
+    return [
+      {
+        target,
+        stripId: best.stripId,
+        edge,
+        by,
+        edits: [{ type: 'patchDesign', patch: { shift: nearestNanometer(now + by) } }],
+      },
+    ]
+  })
+}

@@ -1,0 +1,253 @@
+import type { Edit, Ends, Workpiece } from '~/model'
+import { boundsOf } from '../geometry'
+import { layOut } from '../layout/layOutWall'
+import { type Layout, materialOf, type SectionPlace } from '../layout/layout'
+import { baseAt } from '../survey/wallLines'
+import { type Barred, barredFor, leastClearance, thingsHit } from './barred'
+import { editsFor, endsFor, type SectionCandidate, sectionCandidates, wishOf } from './candidates'
+import {
+  boxSides,
+  levelHits,
+  measure,
+  type Measures,
+  offAxis,
+  onStuds,
+  type ScoreInput,
+  totalOf,
+} from './score'
+
+/** One way to lay out the wall, with what speaks for and against it. Lengths in nanometers. */
+export interface Proposal {
+  readonly id: string
+  readonly edits: readonly Edit[]
+  readonly score: number
+  readonly strips: number
+  /** The gap, or a box's width, of the widest section. */
+  readonly gap: number
+  readonly offWish: number
+  readonly ends: Ends | 'center' | 'uneven'
+  readonly shift: number
+  /** Plates and other things it meets. */
+  readonly hits: readonly string[]
+  /** Least space to any plate, the asked clearance included; null without plates. */
+  readonly clears: number | null
+  readonly slivers: number
+  readonly offAxis: number
+  readonly onStuds: number
+}
+
+/** What a search found: the best, and how much was tried to know it. */
+export interface ProposalSearch {
+  readonly proposals: readonly Proposal[]
+  readonly tried: number
+  /** How many of those tried meet nothing. */
+  readonly clear: number
+  /** Plates on the wall within the layout's heights. */
+  readonly plates: number
+}
+
+/** How many are shown. */
+export const SHOWN = 5
+
+/** Absolute heights a section's strips reach over. */
+function rangeOf(section: SectionPlace, layout: Layout): { bottom: number; top: number } {
+  if (layout.pattern === 'boxes') {
+    const bounds = layout.frames
+      .filter(({ row }) => row === section.row)
+      .map(({ outline }) => boundsOf(outline))
+    return {
+      bottom: Math.min(...bounds.map(({ bottom }) => bottom)),
+      top: Math.max(...bounds.map(({ top }) => top)),
+    }
+  }
+  const base = baseAt(layout.lines, (section.left + section.right) / 2)
+  return { bottom: base + layout.uprightFoot, top: base + layout.uprightHead }
+}
+
+interface Scored {
+  readonly candidate: SectionCandidate
+  readonly measures: Measures
+  readonly input: ScoreInput
+  readonly score: number
+  /** Some shift of this kind clears all plates. */
+  readonly canClear: boolean
+}
+
+/** Plates that reach the height of the level sides of a row's boxes. */
+function levelPlates(
+  layout: Layout,
+  range: { bottom: number; top: number },
+  moulding: number,
+  clearance: number,
+) {
+  if (layout.pattern !== 'boxes') return []
+  return layout.obstacles
+    .filter(({ plate }) => plate)
+    .map(({ id, outline }) => ({ thingId: id, ...boundsOf(outline) }))
+    .filter(
+      ({ bottom, top }) =>
+        (top + clearance > range.bottom && bottom - clearance < range.bottom + moulding) ||
+        (top + clearance > range.top - moulding && bottom - clearance < range.top),
+    )
+    .map(({ thingId, left, right }) => ({ thingId, left: left - clearance, right: right + clearance }))
+}
+
+const FREE_COUNTS = { boards: 1, pieces: 1 }
+
+/**
+ * Searches every count within the limits, with every asked end condition, centring and shift (and, where bays may
+ * differ, every stepping aside), and ranks what it finds by the weights. Exhaustive within its limits. Sections
+ * follow one gap: for each gap any of them can have, each takes the count that comes nearest to it.
+ */
+export function propose(workpiece: Workpiece): ProposalSearch {
+  const { survey, design } = workpiece.wall
+  const layout = layOut(survey, design, workpiece.settings)
+  const wish = wishOf(design, layout)
+  const { weights, about, clearance } = design.judgement
+  const thing = survey.things.find(({ id }) => id === about)
+  const axis = thing ? thing.left + thing.width / 2 : null
+  const stripWidth =
+    layout.pattern === 'boxes'
+      ? materialOf(workpiece.settings, design.boxes.moulding).width
+      : layout.stripWidth
+  let tried = 0
+  let clear = 0
+  const plates = new Set<string>()
+  // per section the best of each kind: a shift only matters within its section
+  const bySection = layout.sections.map((section) => {
+    const range = rangeOf(section, layout)
+    const barred = barredFor(layout, design, stripWidth, range)
+    for (const { thingId, plate } of barred) if (plate) plates.add(thingId)
+    const input: ScoreInput = {
+      layout,
+      design,
+      settings: workpiece.settings,
+      barred,
+      level: levelPlates(layout, range, stripWidth, clearance),
+      studs: survey.behind.studs,
+      axis,
+      wish: wish.measure === 'gap' ? wish.wish : wish.wish - layout.stripWidth,
+      boardsByCount: new Map(),
+    }
+    const best = new Map<string, Scored>()
+    for (const candidate of sectionCandidates(workpiece, layout, section, barred)) {
+      const { measures, platesHit } = measure(candidate, input)
+      tried += 1
+      if (platesHit === 0) clear += 1
+      // a kind has one count, so boards and pieces weigh alike within it
+      const score = totalOf([measures], FREE_COUNTS, weights)
+      const known = best.get(candidate.kind)
+      if (
+        !known ||
+        score < known.score ||
+        (score === known.score && Math.abs(candidate.shift) < Math.abs(known.candidate.shift))
+      )
+        best.set(candidate.kind, {
+          candidate,
+          measures,
+          input,
+          score,
+          canClear: platesHit === 0 || (known?.canClear ?? false),
+        })
+      else if (platesHit === 0 && !known.canClear) best.set(candidate.kind, { ...known, canClear: true })
+    }
+    return [...best.values()]
+  })
+  const sets =
+    layout.sections.length === 1
+      ? (bySection[0] ?? []).map((each) => [each])
+      : commonGaps(bySection, endsFor(design))
+  const fewest = {
+    boards: Math.min(...sets.map((set) => set.reduce((sum, { measures }) => sum + measures.boards, 0))),
+    pieces: Math.min(...sets.map((set) => set.reduce((sum, { measures }) => sum + measures.pieces, 0))),
+  }
+  const ranked = sets
+    .map((set) => ({
+      set,
+      score: totalOf(
+        set.map(({ measures }) => measures),
+        fewest,
+        weights,
+      ),
+    }))
+    .sort((a, b) => a.score - b.score)
+    .slice(0, SHOWN)
+  return {
+    proposals: ranked.map(({ set, score }) => describe(set, score, design, clearance)),
+    tried,
+    clear: sets.length > 0 && layout.sections.length > 1 ? countClear(sets) : clear,
+    plates: plates.size,
+  }
+}
+
+function countClear(sets: readonly (readonly Scored[])[]): number {
+  return sets.filter((set) => set.every(({ canClear }) => canClear)).length
+}
+
+/** Sets of one candidate a section that follow one gap, each set once. */
+function commonGaps(bySection: readonly (readonly Scored[])[], allEnds: readonly Ends[]): Scored[][] {
+  const sets = new Map<string, Scored[]>()
+  for (const ends of allEnds) {
+    const lists = bySection.map((list) =>
+      list.filter(({ candidate }) => candidate.kind.startsWith(`${ends} `)),
+    )
+    const gaps = new Set(lists.flatMap((list) => list.map(({ candidate }) => candidate.gap)))
+    for (const gap of gaps) {
+      const set = lists.flatMap((list) => {
+        const [nearest] = [...list].sort(
+          (a, b) => Math.abs(a.candidate.gap - gap) - Math.abs(b.candidate.gap - gap),
+        )
+        return nearest ? [nearest] : []
+      })
+      sets.set(set.map(({ candidate }) => `${candidate.section.id} ${candidate.kind}`).join('|'), set)
+    }
+  }
+  return [...sets.values()].filter((set) => set.length > 0)
+}
+
+function describe(
+  set: readonly Scored[],
+  score: number,
+  design: Workpiece['wall']['design'],
+  clearance: number,
+): Proposal {
+  const chosen = set.map(({ candidate }) => candidate)
+  const widest = set.reduce((best, each) =>
+    each.candidate.section.right - each.candidate.section.left >
+    best.candidate.section.right - best.candidate.section.left
+      ? each
+      : best,
+  )
+  const { candidate, input } = widest
+  const isBoxes = input.layout.pattern === 'boxes'
+  const clears = set.map(({ candidate: each, input: its }) =>
+    leastClearance(isBoxes ? boxSides(each, its) : each.lefts, onlyPlates(its.barred), clearance),
+  )
+  const known = clears.filter((space) => space !== null)
+  const middle = (candidate.section.left + candidate.section.right) / 2
+  const inSection =
+    input.axis !== null && input.axis > candidate.section.left && input.axis < candidate.section.right
+  const [kind] = candidate.kind.split(' ')
+  return {
+    id: chosen.map(({ section, kind: k, shift }) => `${section.id} ${k} ${shift}`).join('|'),
+    edits: editsFor(design, chosen),
+    score,
+    strips: chosen.reduce((sum, { lefts }) => sum + lefts.length - (isBoxes ? 1 : 0), 0),
+    gap: candidate.gap,
+    offWish: candidate.gap - input.wish,
+    ends: kind === 'center' || kind === 'uneven' ? kind : (kind as Ends),
+    shift: candidate.shift,
+    hits: set.flatMap(({ candidate: each, input: its }) => [
+      ...thingsHit(isBoxes ? boxSides(each, its) : each.lefts, its.barred),
+      ...levelHits(each, its),
+    ]),
+    clears: known.length > 0 ? Math.min(...known) : null,
+    slivers: set.reduce((sum, { measures }) => sum + measures.slivers, 0),
+    offAxis: offAxis(candidate.lefts, input.layout.stripWidth, inSection ? (input.axis ?? middle) : middle),
+    onStuds: chosen.reduce((sum, { lefts }) => sum + onStuds(lefts, input.layout.stripWidth, input.studs), 0),
+  }
+}
+
+function onlyPlates(barred: readonly Barred[]): Barred[] {
+  return barred.filter(({ plate }) => plate)
+}

@@ -1,0 +1,61 @@
+import { useState } from 'react'
+import { useWallEditor } from '~/editor/WallEditor'
+import { heightReason, heightTakes, say } from '~/messages'
+import { alignments } from '~/core/judgement/align'
+import { alignmentText } from '~/messages'
+import { Fold } from '~/ui/Fold'
+import { Fractions } from '~/ui/Fractions'
+import { Soft } from '~/ui/page'
+import { searchHeights } from '~/workers/proposalsClient'
+import { EditButton } from './EditButton'
+import { useWorkerAnswer } from './useWorkerAnswer'
+
+/** Heights that are usual, line up with something, or waste no stock; each is drawn while it is pointed at. */
+export function HeightsFold() {
+  const { workpiece, plan, wording } = useWallEditor()
+  const [open, setOpen] = useState(false)
+  const { answer, searching } = useWorkerAnswer(workpiece, searchHeights, open)
+  return (
+    <Fold title="Heights to choose from" onToggle={setOpen}>
+      {answer === null ? <Soft>{searching ? 'Working out what each wastes…' : ''}</Soft> : null}
+      <ul aria-label="Heights" style={{ display: 'grid', gap: 6 }}>
+        {answer?.map((proposal) => (
+          <li key={`${JSON.stringify(proposal.reason)}`}>
+            <EditButton
+              edits={proposal.edits}
+              wide
+              isNow={Math.abs(proposal.height - plan.layout.height) < 2}
+            >
+              <b>
+                <Fractions text={say(proposal.height, wording)} />
+              </b>{' '}
+              {heightReason(proposal, wording)}
+              <br />
+              <small>{heightTakes(proposal)}</small>
+            </EditButton>
+          </li>
+        ))}
+      </ul>
+    </Fold>
+  )
+}
+
+/** Lines on the wall that the strips can be brought to. */
+export function AlignFold() {
+  const { workpiece, plan, wording } = useWallEditor()
+  const found = alignments(workpiece, plan.layout)
+  if (found.length === 0) return null
+  return (
+    <Fold title="Line up with" aside={String(found.length)}>
+      <ul aria-label="Line up with" style={{ display: 'grid', gap: 6 }}>
+        {found.map((alignment) => (
+          <li key={`${alignment.target.thingId} ${alignment.target.side}`}>
+            <EditButton edits={alignment.edits} wide>
+              <Fractions text={alignmentText(alignment, wording)} />
+            </EditButton>
+          </li>
+        ))}
+      </ul>
+    </Fold>
+  )
+}

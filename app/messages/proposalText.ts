@@ -1,0 +1,117 @@
+import type { Alignment } from '~/core/judgement/align'
+import type { HeightProposal } from '~/core/judgement/heights'
+import type { Proposal, ProposalSearch } from '~/core/judgement/propose'
+import type { Criterion, Ends, Pattern, Survey } from '~/model'
+import { thingName } from './surveyWords'
+import {
+  count,
+  heightRuleName,
+  say,
+  sayStock,
+  sayWithUnit,
+  stripName,
+  uprightWords,
+  type Wording,
+} from './words'
+
+const ENDS_WORDS: Readonly<Record<Ends | 'center' | 'uneven', string>> = {
+  gap: 'a gap at each end',
+  strip: 'a strip at each end',
+  half: 'half a gap at each end',
+  stripGap: 'a strip left, a gap right',
+  gapStrip: 'a gap left, a strip right',
+  center: 'worked from the centre',
+  uneven: 'single strips step aside',
+}
+
+function hitNames(hits: readonly string[], { things }: Survey): string {
+  const kinds = hits.map((id) => things.find((thing) => thing.id === id)?.kind)
+  const counted = new Map<string, number>()
+  for (const kind of kinds) if (kind) counted.set(thingName(kind), (counted.get(thingName(kind)) ?? 0) + 1)
+  return [...counted].map(([name, n]) => (n === 1 ? `${/^[aeiou]/.test(name) ? 'an' : 'a'} ${name}` : `${n} ${name}s`)).join(', ')
+}
+
+/** One sentence why: what it meets or clears, how near the wish, how it ends. */
+export function proposalWhy(
+  proposal: Proposal,
+  survey: Survey,
+  plates: number,
+  pattern: Pattern,
+  w: Wording,
+): string {
+  const { hits, clears, offWish, ends, shift, slivers, offAxis, onStuds, strips } = proposal
+  const first =
+    hits.length > 0
+      ? `Meets ${hitNames(hits, survey)}`
+      : clears === null || plates === 0
+        ? 'Meets nothing'
+        : `Clears ${plates === 1 ? 'the plate' : plates === 2 ? 'both plates' : `all ${plates} plates`} by ${sayWithUnit(Math.max(0, clears), w)}`
+  const parts = [
+    first,
+    Math.abs(offWish) < 1_000
+      ? 'exactly the wish'
+      : `${say(Math.abs(offWish), w)} ${offWish > 0 ? 'over' : 'under'} the wish`,
+    ...(pattern === 'boxes' || pattern === 'grid' ? [] : [ENDS_WORDS[ends]]),
+    ...(shift === 0 ? [] : [`all moved ${say(Math.abs(shift), w)} ${shift > 0 ? 'right' : 'left'}`]),
+    ...(slivers > 0 ? [count(slivers, 'sliver')] : []),
+    ...(offAxis < 1_000 ? ['symmetrical'] : []),
+    ...(survey.behind.studs.length > 0 && pattern !== 'boxes' ? [`${onStuds} of ${strips} on studs`] : []),
+  ]
+  return `${parts.join(', ')}.`
+}
+
+/** What is claimed of the search as a whole. */
+export function searchClaim({ tried, clear, plates }: Omit<ProposalSearch, 'proposals'>): string {
+  const layouts = `${tried.toLocaleString('en-US')} ${tried === 1 ? 'layout' : 'layouts'}`
+  if (tried === 0) return 'Nothing lies within these limits. Widen them.'
+  if (plates === 0) return `${layouts} tried, every one within your limits.`
+  const what = plates === 1 ? 'the plate' : plates === 2 ? 'both plates' : `all ${plates} plates`
+  return clear === 0
+    ? `No layout clears ${what}: every one of the ${layouts} within these limits was tried. The least bad come first.`
+    : `${clear.toLocaleString('en-US')} of ${layouts} within your limits clear ${what}.`
+}
+
+/** What a weight is for. */
+export function criterionName(criterion: Criterion): string {
+  return {
+    plates: 'clear of plates',
+    slivers: 'no slivers',
+    wish: 'near the wish',
+    symmetry: 'symmetrical',
+    studs: 'on studs',
+    boards: 'few boards',
+    pieces: 'few pieces',
+  }[criterion]
+}
+
+/** One third; top of the switch; two from a 10-ft board. */
+export function heightReason({ reason }: HeightProposal, w: Wording): string {
+  switch (reason.code) {
+    case 'rule':
+      return heightRuleName(reason.rule)
+    case 'linesUp':
+      return `${reason.edge} of the ${reason.kind === 'window' || reason.kind === 'door' ? `${reason.kind}’s casing` : thingName(reason.kind)}`
+    case 'perBoard':
+      return `${['', 'one', 'two', 'three'][reason.pieces] ?? reason.pieces} from a ${sayStock(reason.board, w)} board`
+  }
+}
+
+/** What a height takes. */
+export function heightTakes({ pieces, boards, waste }: HeightProposal): string {
+  if (boards === null || waste === null) return `${count(pieces, 'piece')}, not from the boards listed`
+  return `${count(boards, 'board')}, ${Math.round(waste * 100)} % of them wasted`
+}
+
+/** Batten 4 against the left of the window: all 1 1/4 to the right. */
+export function alignmentText({ target, stripId, by }: Alignment, w: Wording): string {
+  const where =
+    target.kind === 'cutOff'
+      ? `where the wall’s edge bends`
+      : `the ${target.side} of the ${thingName(target.kind)}`
+  return `${stripName(stripId)} to ${where}: all ${say(Math.abs(by), w)} ${by > 0 ? '→' : '←'}`
+}
+
+export function proposalTitle({ strips, gap }: Proposal, pattern: Pattern, w: Wording): string {
+  const { one, many } = uprightWords(pattern)
+  return `${count(strips, one, many)}, ${say(gap, w)}`
+}

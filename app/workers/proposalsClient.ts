@@ -1,0 +1,19 @@
+import type { ProposalCards } from '~/core/judgement/cards'
+import type { HeightProposal } from '~/core/judgement/heights'
+import type { Workpiece } from '~/model'
+import { keptWorker, type WorkerJob } from './keptWorker'
+import type { ProposalsWorker } from './proposals.worker'
+
+const proposals = keptWorker<ProposalsWorker>(
+  () => new Worker(new URL('./proposals.worker.ts', import.meta.url), { type: 'module' }),
+)
+
+/** Searches layouts for a wall, in a worker. */
+export function searchProposals(workpiece: Workpiece): WorkerJob<ProposalCards> {
+  return proposals.run((remote) => remote.propose(workpiece) as Promise<ProposalCards>)
+}
+
+/** Works out what usual and economical heights would waste, in a worker. */
+export function searchHeights(workpiece: Workpiece): WorkerJob<readonly HeightProposal[]> {
+  return proposals.run((remote) => remote.heights(workpiece) as Promise<readonly HeightProposal[]>)
+}
