@@ -14,6 +14,8 @@ export default [
     route('cut', 'routes/wall-cut.tsx'),
     route('buy', 'routes/wall-buy.tsx'),
   ]),
+  route('jobs/:jobId/rooms/:roomId', 'routes/room.tsx'),
+  route('jobs/:jobId/rooms/:roomId/document', 'routes/room-document.ts'),
   route('devices', 'routes/devices.tsx'),
   route('devices/:device/readings', 'routes/device.ts'),
   route('jobs/:jobId/walls/:wallId/readings.csv', 'routes/wall-readings.ts'),

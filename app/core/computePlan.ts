@@ -1,11 +1,13 @@
 import type { Workpiece } from '~/model'
 import { boardFindings } from './findings/boardFindings'
+import { cornerFindings } from './findings/cornerFindings'
 import type { Finding, Severity } from './findings/finding'
 import { heightFindings } from './findings/heightFindings'
 import { meetingFindings } from './findings/meetingFindings'
 import { spacingFindings } from './findings/spacingFindings'
 import { surveyFindings } from './findings/surveyFindings'
 import { proudFindings, slopeFindings } from './findings/trimFindings'
+import { widthFindings } from './findings/widthFindings'
 import { cutLayout } from './layout/cutLayout'
 import { layOut } from './layout/layOutWall'
 import type { Layout } from './layout/layout'
@@ -40,6 +42,8 @@ export function computePlan(workpiece: Workpiece): Plan {
     ...proudFindings(workpiece, layout, plans),
     ...slopeFindings(workpiece, layout),
     ...boardFindings(workpiece, layout, pieces),
+    ...widthFindings(workpiece, layout),
+    ...cornerFindings(workpiece, layout, pieces),
   ]
   if (closing?.difference === 0)
     findings.push({

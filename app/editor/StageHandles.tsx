@@ -1,4 +1,5 @@
 import { useRef } from 'react'
+import { baseAt } from '~/core/survey/wallLines'
 import { DragHandle } from '~/drawing/interaction/DragHandle'
 import type { Frame } from '~/drawing/view/frame'
 import { GapDimension } from '~/drawing/view/GapDimension'
@@ -56,7 +57,11 @@ export function GapHandle({ frame }: { frame: Frame }) {
     : { left: before.right, right: after.left }
   const gap = sized.right - sized.left
   if (gap <= 0) return null
-  const y = frame.toY(layout.uprightFoot + (layout.uprightHead - layout.uprightFoot) * 0.58)
+  const y = frame.toY(
+    baseAt(layout.lines, (sized.left + sized.right) / 2) +
+      layout.uprightFoot +
+      (layout.uprightHead - layout.uprightFoot) * 0.58,
+  )
   const tick = tickOf(workpiece.settings.tape)
   const stepCount = (strips: number) => {
     const { spacing } = workpiece.wall.design

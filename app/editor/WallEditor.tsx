@@ -2,10 +2,16 @@ import { createContext, useCallback, useContext, useMemo, useState } from 'react
 import { computePlan, type Plan } from '~/core/computePlan'
 import { applyEdits } from '~/core/edits/applyEdit'
 import type { Wording } from '~/messages'
-import type { Edit, Workpiece } from '~/model'
+import type { Edit, WallDocument, Workpiece } from '~/model'
 import type { SavedState } from './saveClient'
 import { type Boards, useBoards } from './useBoards'
 import { type Saving, useSaving } from './useSaving'
+
+/** A wall of the same room. */
+export interface WallBeside {
+  readonly name: string
+  readonly wall: WallDocument
+}
 
 /** Which wall is on the page. */
 export interface WallIdentity {
@@ -13,6 +19,8 @@ export interface WallIdentity {
   readonly room: { readonly id: string; readonly name: string }
   readonly id: string
   readonly name: string
+  /** The walls beside it round the room, as they were when this page was opened. */
+  readonly beside: { readonly left: WallBeside | null; readonly right: WallBeside | null }
 }
 
 /** Text in a field that can't be used as typed: kept while its stage is away. */

@@ -121,7 +121,8 @@ export function WallHeader() {
         <Logo /> Regla
       </Home>
       <Trail aria-label="Where this wall is">
-        <Link to={`/jobs/${identity.job.id}`}>{identity.job.name}</Link> / {identity.room.name} /{' '}
+        <Link to={`/jobs/${identity.job.id}`}>{identity.job.name}</Link> /{' '}
+        <Link to={`/jobs/${identity.job.id}/rooms/${identity.room.id}`}>{identity.room.name}</Link> /{' '}
         <strong>{identity.name}</strong>
       </Trail>
       <Tools>

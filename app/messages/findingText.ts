@@ -96,9 +96,15 @@ export function findingText(says: FindingSays, w: Wording): string {
     case 'stripMeets':
       return `${stripName(says.stripId)} at ${say(says.at, w)} ${says.whole ? 'runs right over' : `overlaps by ${say(says.by, w)}`} the ${thingName(says.kind)}.`
     case 'proudOf':
-      return `The battens are ${say(says.strip, w)} thick, the ${trimName(says.what)} ${sayWithUnit(says.trim, w)}: they stand proud of it by ${say(says.strip - says.trim, w)}.`
+      return `The strips are ${say(says.strip, w)} thick, the ${trimName(says.what)} ${sayWithUnit(says.trim, w)}: they stand proud of it by ${say(says.strip - says.trim, w)}.`
     case 'notWalked':
       return `${count(says.open, 'question')} of the walk round the room ${says.open === 1 ? 'is' : 'are'} open. What is found late costs most.`
+    case 'cornerNotRead':
+      return `Horizontals are ${says.end === 'miter' ? 'mitred' : 'coped'} in the ${says.side} corner, but its angle was never read: 90° is only assumed. Read the corner.`
+    case 'stairNotFollowed':
+      return 'The wall rises along a stair, and the layout is level: strips end at the slope.'
+    case 'widthChanged':
+      return `The width was read again: ${say(says.before, w)} before, ${sayWithUnit(says.now, w)} now. If the ${count(says.pieces, 'piece')} between uprights are cut already, these are the ways out.`
     case 'closes':
       return `Ends, strips and gaps close on ${sayWithUnit(says.wall, w)}.`
   }
@@ -149,6 +155,10 @@ export function wayOutText(says: WayOutSays, w: Wording): string {
       return `Swap the ${trimName(says.kind)} for one ${say(says.thickness, w)} thick`
     case 'removeThing':
       return `Take the ${thingName(says.kind)} off`
+    case 'followStair':
+      return 'Follow the slope'
+    case 'takeUp':
+      return `${{ even: 'Even everywhere', oneBay: 'All in one bay', endBays: 'Half in each end bay', ends: 'Wider end strips or fillers' }[says.uptake]}: recut ${says.recut === 0 ? 'none' : says.recut}`
     case 'placeFromRight':
       return 'Place it by the reading from the right'
     case 'removeBase':

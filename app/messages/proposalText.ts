@@ -28,7 +28,9 @@ function hitNames(hits: readonly string[], { things }: Survey): string {
   const kinds = hits.map((id) => things.find((thing) => thing.id === id)?.kind)
   const counted = new Map<string, number>()
   for (const kind of kinds) if (kind) counted.set(thingName(kind), (counted.get(thingName(kind)) ?? 0) + 1)
-  return [...counted].map(([name, n]) => (n === 1 ? `${/^[aeiou]/.test(name) ? 'an' : 'a'} ${name}` : `${n} ${name}s`)).join(', ')
+  return [...counted]
+    .map(([name, n]) => (n === 1 ? `${/^[aeiou]/.test(name) ? 'an' : 'a'} ${name}` : `${n} ${name}s`))
+    .join(', ')
 }
 
 /** One sentence why: what it meets or clears, how near the wish, how it ends. */

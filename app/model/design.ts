@@ -72,6 +72,8 @@ export function designSchema(length: LengthSchema) {
       .strictObject({ left: z.enum(CORNER_ENDS), right: z.enum(CORNER_ENDS) })
       .default({ left: 'run', right: 'run' }),
     judgement: judgementSchema(length).default(STARTING_JUDGEMENT),
+    /** Its counts stay as they are when the walls of the room are matched. */
+    locked: z.boolean().default(false),
     /** How a rail longer than the boards is joined. */
     railJoint: z.enum(['scarf', 'butt']),
     /** What a falling floor does to the rails: dead level, along the floor, along the ceiling, half way. */
@@ -123,6 +125,7 @@ export function startingDesign(): Design {
     boxes: STARTING_BOXES,
     corners: { left: 'run', right: 'run' },
     judgement: STARTING_JUDGEMENT,
+    locked: false,
     railJoint: 'scarf',
     levelRule: 'level',
     shift: ZERO,

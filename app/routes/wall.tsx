@@ -3,6 +3,7 @@ import type { Route } from './+types/wall'
 import { WallEditorProvider } from '~/editor/WallEditor'
 import { Workbench } from '~/editor/Workbench'
 import { database } from '~/server/db/database.server'
+import { wallsBeside } from '~/server/rooms.server'
 import { wallPage } from '~/server/walls.server'
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
@@ -13,7 +14,7 @@ export function loader({ params }: Route.LoaderArgs) {
   const page = wallPage(database(), params)
   if (!page)
     throw data('There is no such wall in this job. It may have been on another machine.', { status: 404 })
-  return page
+  return { ...page, beside: wallsBeside(database(), page.room.id, page.id) }
 }
 
 /** While the page is open the browser's copy is the one being worked on. */
@@ -22,9 +23,9 @@ export function shouldRevalidate({ currentParams, nextParams }: ShouldRevalidate
 }
 
 export default function Wall({ loaderData }: Route.ComponentProps) {
-  const { job, room, id, name, ...saved } = loaderData
+  const { job, room, id, name, beside, ...saved } = loaderData
   return (
-    <WallEditorProvider key={id} identity={{ job, room, id, name }} saved={saved}>
+    <WallEditorProvider key={id} identity={{ job, room, id, name, beside }} saved={saved}>
       <Workbench>
         <Outlet />
       </Workbench>

@@ -76,13 +76,18 @@ export function writeDocument(
 /** Where heads would move: one entry a document that takes part in the change. */
 type Step = readonly { readonly id: string; readonly to: number }[]
 
-/** The newest change among the documents, all that was saved together in it. */
+/** The newest change among the documents, with all that was saved together in it, of other documents too. */
 function undoStep(db: Database, ids: readonly string[]): Step {
-  const heads = ids.map((id) => ({ id, head: headOf(db, id) })).filter(({ head }) => head.parent !== null)
-  const newest = Math.max(...heads.map(({ head }) => head.change))
-  return heads.flatMap(({ id, head }) =>
-    head.change === newest && head.parent !== null ? [{ id, to: head.parent }] : [],
-  )
+  const heads = ids.map((id) => headOf(db, id)).filter(({ parent }) => parent !== null)
+  if (heads.length === 0) return []
+  const newest = Math.max(...heads.map(({ change }) => change))
+  return db
+    .select({ id: documents.id, to: revisions.parent })
+    .from(documents)
+    .innerJoin(revisions, eq(documents.head, revisions.id))
+    .where(eq(revisions.change, newest))
+    .all()
+    .flatMap(({ id, to }) => (to === null ? [] : [{ id, to }]))
 }
 
 /** The next change forward: children of heads, made after every document's head, saved together. */
@@ -98,8 +103,15 @@ function redoStep(db: Database, ids: readonly string[]): Step {
       .get()
     return child ? [{ id, child }] : []
   })
+  if (children.length === 0) return []
   const next = Math.min(...children.map(({ child }) => child.change))
-  return children.flatMap(({ id, child }) => (child.change === next ? [{ id, to: child.id }] : []))
+  // what was saved together comes forward together, where it still follows from what its document holds
+  return db
+    .select({ id: documents.id, to: revisions.id })
+    .from(revisions)
+    .innerJoin(documents, eq(revisions.documentId, documents.id))
+    .where(and(eq(revisions.change, next), eq(revisions.parent, documents.head)))
+    .all()
 }
 
 /** Whether the documents, taken as one history, can go back or forward. */

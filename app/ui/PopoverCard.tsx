@@ -3,8 +3,8 @@ import { styled } from 'styled-components'
 import { space } from './theme'
 
 /** What opens beside a button: a small card over the page. */
-export const PopoverCard = styled(Popover)`
-  width: 300px;
+export const PopoverCard = styled(Popover)<{ $wide?: boolean }>`
+  width: ${({ $wide }) => ($wide ? 'min(660px, 94vw)' : '300px')};
   background: var(--raised);
   color: var(--ink);
   border: 1px solid var(--line);

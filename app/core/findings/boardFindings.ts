@@ -67,8 +67,9 @@ export function boardFindings(
   const joint = wall.design.railJoint
   const other = joint === 'scarf' ? 'butt' : 'scarf'
   for (const band of layout.bands) {
-    const parts = pieces.filter((piece) => piece.stripId === band.id).length
-    if (parts < 2) continue
+    const of = pieces.filter((piece) => piece.stripId === band.id)
+    const parts = of.length
+    if (!of.some(({ endsAt }) => endsAt === 'joint')) continue
     findings.push({
       stage: 'buy',
       severity: 'note',

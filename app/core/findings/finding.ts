@@ -1,5 +1,6 @@
 import type { Length } from '~/length'
 import type { Edit, HeightRule, LengthReadingKind, LevelRule, ThingKind } from '~/model'
+import type { Uptake } from '../asbuilt/newWidth'
 import type { SpacingIssue } from '../spacing'
 
 /** What a finding has to say: a code with its figures. messages/ makes the sentence. */
@@ -87,6 +88,9 @@ export type FindingSays =
       readonly trim: Length
     }
   | { readonly code: 'notWalked'; readonly open: number }
+  | { readonly code: 'cornerNotRead'; readonly side: 'left' | 'right'; readonly end: 'miter' | 'cope' }
+  | { readonly code: 'stairNotFollowed'; readonly thingId: string }
+  | { readonly code: 'widthChanged'; readonly before: Length; readonly now: Length; readonly pieces: number }
 
 /** What a way out does, for its button. */
 export type WayOutSays =
@@ -119,6 +123,8 @@ export type WayOutSays =
   | { readonly code: 'swapThing'; readonly kind: ThingKind; readonly thickness: Length }
   | { readonly code: 'removeThing'; readonly kind: ThingKind }
   | { readonly code: 'placeFromRight' }
+  | { readonly code: 'followStair' }
+  | { readonly code: 'takeUp'; readonly uptake: Uptake; readonly recut: number }
 
 /** A way out of a finding: what it does and the edits that do it, so it can be previewed before it is taken. */
 export interface WayOut {

@@ -1,4 +1,4 @@
-import { nearestNanometer } from '~/length'
+import { type Length, nearestNanometer } from '~/length'
 import { type LevelRule, LEVEL_RULES, QUARTER_ROUND, usualOffers, type Workpiece } from '~/model'
 import type { Layout } from '../layout/layout'
 import type { StripPlan } from '../layout/strips'
@@ -40,11 +40,18 @@ export function slopeFindings({ wall, settings }: Workpiece, layout: Layout): Fi
   ]
 }
 
+/** The thickness that comes up against trim: the uprights', or where there are none the thickest horizontal's. */
+function meetingThickness({ pattern, battenMaterial, bands }: Layout): Length {
+  if (pattern !== 'boxes' && pattern !== 'rails') return battenMaterial.thickness
+  return nearestNanometer(Math.max(0, ...bands.map(({ material }) => material.thickness)))
+}
+
 /** Battens thicker than the trim they stand on or end at, with the ways out of it. */
 export function proudFindings(workpiece: Workpiece, layout: Layout, plans: readonly StripPlan[]): Finding[] {
   const { wall, settings } = workpiece
   const { survey, design } = wall
-  const { thickness } = layout.battenMaterial
+  const thickness = meetingThickness(layout)
+  const standsOnBase = layout.pattern !== 'boxes' && layout.pattern !== 'rails'
   const findings: Finding[] = []
   const thinner = (limit: number): WayOut[] =>
     settings.materials
@@ -61,6 +68,7 @@ export function proudFindings(workpiece: Workpiece, layout: Layout, plans: reado
   const base = survey.baseboard
   const railMaterial = design.topRail?.material ?? design.battenMaterial
   if (
+    standsOnBase &&
     base?.fate === 'keep' &&
     design.foot.kind !== 'rail' &&
     thickness > base.thickness &&
@@ -147,7 +155,7 @@ function thingFindings(
   plans: readonly StripPlan[],
   thinner: (limit: number) => WayOut[],
 ): Finding[] {
-  const { thickness } = layout.battenMaterial
+  const thickness = meetingThickness(layout)
   const { things } = wall.survey
   const met = new Set(plans.flatMap((plan) => endedAt(plan, layout, wall.design.meets)))
   return things

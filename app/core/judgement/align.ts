@@ -1,6 +1,7 @@
 import { type Length, nearestNanometer } from '~/length'
-import type { Edit, ThingKind, Workpiece } from '~/model'
+import type { Edit, Settings, ThingKind, WallDocument, Workpiece } from '~/model'
 import { boundsOf } from '../geometry'
+import { layOut } from '../layout/layOutWall'
 import type { Layout } from '../layout/layout'
 
 /** A line on the wall that a strip can be brought to. */
@@ -63,4 +64,40 @@ export function alignments({ wall }: Workpiece, layout: Layout): Alignment[] {
       },
     ]
   })
+}
+
+/** The gap of the wall beside, carried on from the corner the two share. */
+export interface Rhythm {
+  readonly side: 'left' | 'right'
+  readonly gap: Length
+  readonly edits: readonly Edit[]
+}
+
+/** The rhythm of the wall on one side; null where that wall has no gaps of its own, or this wall no strips. */
+export function rhythmOf(
+  side: 'left' | 'right',
+  beside: WallDocument,
+  settings: Settings,
+  { wall }: Workpiece,
+): Rhythm | null {
+  const { pattern } = wall.design
+  if (pattern !== 'battens' && pattern !== 'slats') return null
+  const layout = layOut(beside.survey, beside.design, settings)
+  const [section] = layout.sections
+  const gap = section?.placement?.gaps[0]
+  if (gap === undefined || gap <= 0 || layout.pattern === 'boxes') return null
+  return {
+    side,
+    gap,
+    edits: [
+      {
+        type: 'patchDesign',
+        patch: {
+          spacing: { school: 'fromEnd', wish: gap, measure: 'gap', end: side, startWith: 'gap' },
+          sectionOwn: {},
+          shift: nearestNanometer(0),
+        },
+      },
+    ],
+  }
 }

@@ -65,8 +65,10 @@ export function heightMarks(layout: Layout, tape: Tape): HeightMark[] {
   const reachesHead = layout.bands.some((band) => band.top === layout.height)
   if (layout.uprights.length > 0 && layout.pattern !== 'boxes' && !reachesHead)
     found.push({ id: 'uprightHead', what: 'uprightHead', y: layout.uprightHead })
-  if (lines.headLine < lines.ceiling) found.push({ id: 'headLine', what: 'headLine', y: lines.headLine })
-  found.push({ id: 'ceiling', what: 'ceiling', y: lines.ceiling })
+  if (lines.headLine < lines.ceiling && lines.followed.length === 0)
+    found.push({ id: 'headLine', what: 'headLine', y: lines.headLine })
+  // along a stair the ceiling has no one height above the base line
+  if (lines.followed.length === 0) found.push({ id: 'ceiling', what: 'ceiling', y: lines.ceiling })
   const seen = new Set<number>()
   return found
     .sort((a, b) => a.y - b.y)

@@ -28,8 +28,8 @@ export function isUpright(role: Role): boolean {
   return UPRIGHTS.includes(role)
 }
 
-/** What an end of a piece comes up to: the wall's own edge, another strip, a thing on the wall, or nothing. */
-export type EndsAt = 'wall' | 'strip' | 'thing' | 'open'
+/** What an end of a piece comes up to: the wall's own edge, another strip, a thing on the wall, the next board of a joined run, or nothing. */
+export type EndsAt = 'wall' | 'strip' | 'thing' | 'joint' | 'open'
 
 /** A rectangle cut out of an edge: from where to where from the piece's start, how deep, from which edge. */
 export interface Notch {

@@ -6,7 +6,7 @@ import { keepOutsOf } from '../survey/keepOuts'
 import { isPlate, outlineOf } from '../survey/obstacles'
 import { bendsWithin, type Profile, profileAt } from '../survey/profile'
 import { wallOutline } from '../survey/wallShape'
-import { onLine } from '../survey/wallLines'
+import { onLine, type WallLines } from '../survey/wallLines'
 
 /** One thing on the drawing, in wall units, y up. Ids are stable while the thing keeps its place in the plan. */
 export type SceneNode =
@@ -61,7 +61,15 @@ function along(profile: Profile, width: number, lift: number): { x: number; y: n
   return bendsWithin(profile, 0, width).map((x) => ({ x, y: profileAt(profile, x) + lift }))
 }
 
+/** The base line along its courses, lifted. */
+function followed({ courses }: WallLines, lift: number): { x: number; y: number }[] {
+  return courses.flatMap(({ left, right, line }) =>
+    [left, right].map((x) => ({ x, y: onLine(line, x) + lift })),
+  )
+}
+
 function runningNodes({ layout }: Plan, survey: Survey): SceneNode[] {
+  const { lines } = layout
   const { baseboard, crown, width } = survey
   const { floor, ceiling } = layout.shape
   const nodes: SceneNode[] = []
@@ -70,7 +78,10 @@ function runningNodes({ layout }: Plan, survey: Survey): SceneNode[] {
       kind: 'running',
       id: 'baseboard',
       kept: baseboard.fate === 'keep',
-      polygon: [...along(floor, width, 0), ...along(floor, width, baseboard.height).reverse()],
+      polygon:
+        lines.followed.length === 0
+          ? [...along(floor, width, 0), ...along(floor, width, baseboard.height).reverse()]
+          : [...followed(lines, 0), ...followed(lines, baseboard.height).reverse()],
     })
   if (crown)
     nodes.push({
@@ -82,20 +93,27 @@ function runningNodes({ layout }: Plan, survey: Survey): SceneNode[] {
   return nodes
 }
 
+/** The part of the wall that is covered, course by course, from the base up to the top. */
 function fieldNodes({ layout }: Plan): SceneNode[] {
   const { lines, shape } = layout
   const top = Math.min(layout.top, lines.headLine)
-  if (top <= lines.baseTop || lines.right <= lines.left) return []
+  if (layout.pattern === 'rails' || top <= lines.baseTop || layout.right <= layout.left) return []
+  const covered = lines.courses
+    .map((course) => ({
+      line: course.line,
+      ends: [Math.max(course.left, layout.left), Math.min(course.right, layout.right)],
+    }))
+    .filter(({ ends: [from = 0, to = 0] }) => to > from)
+  const along = (lift: number) =>
+    covered.flatMap(({ line, ends }) => ends.map((x) => ({ x, y: onLine(line, x) + lift })))
   const low =
     lines.followed.length === 0
-      ? along(shape.floor, lines.right, lines.baseTop)
-      : lines.courses.flatMap(({ left, right, line }) =>
-          [left, right].map((x) => ({ x, y: onLine(line, x) + lines.baseTop })),
-        )
-  const upper = lines.courses
-    .flatMap(({ left, right, line }) => [left, right].map((x) => ({ x, y: onLine(line, x) + top })))
-    .reverse()
-  return [{ kind: 'field', id: 'field', polygon: [...low, ...upper] }]
+      ? bendsWithin(shape.floor, layout.left, layout.right).map((x) => ({
+          x,
+          y: profileAt(shape.floor, x) + lines.baseTop,
+        }))
+      : along(lines.baseTop)
+  return [{ kind: 'field', id: 'field', polygon: [...low, ...along(top).reverse()] }]
 }
 
 /** How much larger a deviation is drawn on demand. */

@@ -183,7 +183,10 @@ export function JobPage({ job, newWall, rename }: JobPageProps) {
         </Spread>
         {job.rooms.map((room) => (
           <Room key={room.id} aria-label={room.name}>
-            <h2>{room.name}</h2>
+            <Spread>
+              <h2>{room.name}</h2>
+              <Link to={`/jobs/${job.id}/rooms/${room.id}`}>All walls of {room.name} together</Link>
+            </Spread>
             <ul>
               {room.walls.map((wall) => (
                 <WallLine key={wall.id} jobId={job.id} wall={wall} />

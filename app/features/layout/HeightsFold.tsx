@@ -1,8 +1,7 @@
 import { useState } from 'react'
 import { useWallEditor } from '~/editor/WallEditor'
-import { heightReason, heightTakes, say } from '~/messages'
-import { alignments } from '~/core/judgement/align'
-import { alignmentText } from '~/messages'
+import { alignments, rhythmOf } from '~/core/judgement/align'
+import { alignmentText, heightReason, heightTakes, rhythmText, say } from '~/messages'
 import { Fold } from '~/ui/Fold'
 import { Fractions } from '~/ui/Fractions'
 import { Soft } from '~/ui/page'
@@ -42,16 +41,28 @@ export function HeightsFold() {
 
 /** Lines on the wall that the strips can be brought to. */
 export function AlignFold() {
-  const { workpiece, plan, wording } = useWallEditor()
+  const { workpiece, plan, wording, identity } = useWallEditor()
   const found = alignments(workpiece, plan.layout)
-  if (found.length === 0) return null
+  const rhythms = (['left', 'right'] as const).flatMap((side) => {
+    const beside = identity.beside[side]
+    const rhythm = beside ? rhythmOf(side, beside.wall, workpiece.settings, workpiece) : null
+    return beside && rhythm ? [{ name: beside.name, ...rhythm }] : []
+  })
+  if (found.length + rhythms.length === 0) return null
   return (
-    <Fold title="Line up with" aside={String(found.length)}>
+    <Fold title="Line up with" aside={String(found.length + rhythms.length)}>
       <ul aria-label="Line up with" style={{ display: 'grid', gap: 6 }}>
         {found.map((alignment) => (
           <li key={`${alignment.target.thingId} ${alignment.target.side}`}>
             <EditButton edits={alignment.edits} wide>
               <Fractions text={alignmentText(alignment, wording)} />
+            </EditButton>
+          </li>
+        ))}
+        {rhythms.map(({ side, name, gap, edits }) => (
+          <li key={`rhythm ${side}`}>
+            <EditButton edits={edits} wide>
+              <Fractions text={rhythmText(name, gap, side, wording)} />
             </EditButton>
           </li>
         ))}

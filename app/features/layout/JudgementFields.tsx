@@ -18,7 +18,6 @@ const Two = styled.div`
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(190px, 1fr));
   gap: ${space.m} ${space.l};
-  width: min(640px, 82vw);
   max-height: 62vh;
   overflow-y: auto;
 `
@@ -110,7 +109,7 @@ export function JudgementFields() {
       <Button>
         <SlidersHorizontal size={16} aria-hidden /> What counts
       </Button>
-      <PopoverCard>
+      <PopoverCard $wide>
         <PopoverBody aria-label="What counts">
           <Two>
             <div>

@@ -7,6 +7,7 @@ import { formatLength } from '~/length'
 import { layoutTitle } from '~/messages'
 import { Fractions } from '~/ui/Fractions'
 import { BoxSentence } from './BoxSentence'
+import { CellChoices } from './CellChoices'
 import { CountChoices } from './CountChoices'
 import { FrameSentence } from './FrameSentence'
 import { GridSentence } from './GridSentence'
@@ -45,6 +46,7 @@ export function LayoutStage() {
           <PatternPicks />
           {pattern === 'boxes' ? <BoxSentence /> : pattern === 'rails' ? null : <SpacingSentence />}
           {pattern === 'grid' ? <GridSentence /> : null}
+          {pattern === 'grid' ? <CellChoices /> : null}
           <FrameSentence />
           {pattern === 'boxes' || pattern === 'rails' ? null : <OwnSize />}
         </section>

@@ -1,3 +1,4 @@
+import { withCount } from '~/core/edits/sectionCount'
 import { EditLengthWord } from '~/editor/EditLength'
 import { useWallEditor } from '~/editor/WallEditor'
 import { ZERO } from '~/length'
@@ -20,13 +21,6 @@ export function SectionsFold() {
   const patch = (next: Partial<Design>) => edit([{ type: 'patchDesign', patch: next }], 'done')
   const isBoxes = design.pattern === 'boxes'
   const { one, many } = uprightWords(design.pattern)
-  const own = (id: string, strips: number) =>
-    patch({
-      sectionOwn: {
-        ...design.sectionOwn,
-        [id]: { shift: ZERO, ...design.sectionOwn[id], strips },
-      },
-    })
   const extent = design.extent ?? { left: layout.left, right: layout.right }
   return (
     <Fold title="Sections and extent" aside={count(layout.sections.length, 'section')}>
@@ -62,7 +56,7 @@ export function SectionsFold() {
                       label={`Number of ${many}, ${sectionName(section, survey)}`}
                       value={now}
                       least={1}
-                      onChange={(strips) => own(section.id, strips)}
+                      onChange={(n) => patch(withCount(design, section.id, n))}
                     />
                   </td>
                   <td className="number">

@@ -1,0 +1,44 @@
+import type { Workpiece } from '~/model'
+import { cornerOf } from '../layout/corners'
+import type { Layout } from '../layout/layout'
+import { isUpright, type Piece } from '../pieces'
+import type { Finding } from './finding'
+
+/** Mitred or coped corners that nobody measured, and stairs that the layout does not follow. */
+export function cornerFindings({ wall }: Workpiece, layout: Layout, pieces: readonly Piece[]): Finding[] {
+  const { survey, design } = wall
+  const findings: Finding[] = []
+  const horizontals = pieces.filter(
+    ({ role }) => !isUpright(role) && role !== 'boxRail' && role !== 'boxStile',
+  )
+  for (const side of ['left', 'right'] as const) {
+    const end = design.corners[side]
+    const atEnd = horizontals.filter(
+      ({ startsAt, endsAt }) => (side === 'left' ? startsAt : endsAt) === 'wall',
+    )
+    if ((end !== 'miter' && end !== 'cope') || cornerOf(survey, side).measured || atEnd.length === 0) continue
+    findings.push({
+      stage: 'measure',
+      severity: 'watch',
+      says: { code: 'cornerNotRead', side, end },
+      stripIds: [...new Set(atEnd.map(({ stripId }) => stripId))],
+      waysOut: [],
+      blocks: `corner.${side}`,
+    })
+  }
+  const stair = survey.things.find(
+    ({ kind, fate, bottom, slope }) =>
+      kind === 'cutOff' && fate !== 'remove' && bottom <= 0 && slope !== null,
+  )
+  if (stair && layout.lines.followed.length === 0)
+    findings.push({
+      stage: 'layout',
+      severity: 'note',
+      says: { code: 'stairNotFollowed', thingId: stair.id },
+      stripIds: [],
+      waysOut: [
+        { says: { code: 'followStair' }, edits: [{ type: 'patchDesign', patch: { levelRule: 'floor' } }] },
+      ],
+    })
+  return findings
+}

@@ -1,0 +1,52 @@
+import { nearestNanometer } from '~/length'
+import type { Edit } from '~/model'
+import { layOut } from '../layout/layOutWall'
+import type { WallOfRoom } from './matchWalls'
+
+/**
+ * The edits that lay every other wall of a room out like one of them: same pattern, material, rails and height, its
+ * height typed so that rails run on round the corners. What belongs to a wall alone (its corners, what it does at
+ * things that stand on it, its counts) is left to it; a locked wall is left as it is.
+ */
+export function roomLayoutEdits(walls: readonly WallOfRoom[], like: string): Map<string, Edit[]> {
+  const model = walls.find(({ id }) => id === like)
+  const edits = new Map<string, Edit[]>()
+  if (!model) return edits
+  const { survey, design } = model.workpiece.wall
+  const layout = layOut(survey, design, model.workpiece.settings)
+  const tops = new Map(layout.bands.map(({ id, top }) => [id, top]))
+  const { spacing } = design
+  for (const { id, workpiece } of walls) {
+    const { design: own } = workpiece.wall
+    if (id === like || own.locked) continue
+    const onBase = workpiece.wall.survey.baseboard?.fate === 'keep'
+    edits.set(id, [
+      {
+        type: 'patchDesign',
+        patch: {
+          ...design,
+          foot: design.foot.kind === 'baseboard' && !onBase ? { kind: 'floor' } : design.foot,
+          height: design.height.rule === 'full' ? design.height : { rule: 'typed', value: layout.height },
+          rails: design.rails.map((rail) => {
+            const top = tops.get(rail.id)
+            return top === undefined || rail.top.rule === 'full'
+              ? rail
+              : { ...rail, top: { rule: 'typed', value: top } }
+          }),
+          spacing:
+            'strips' in spacing && spacing.school === 'nearWish' ? { ...spacing, strips: null } : spacing,
+          boxes: { ...design.boxes, count: null },
+          sectionOwn: {},
+          shift: nearestNanometer(0),
+          corners: own.corners,
+          meets: own.meets,
+          extent: own.extent,
+          levelRule: own.levelRule,
+          locked: own.locked,
+          judgement: own.judgement,
+        },
+      },
+    ])
+  }
+  return edits
+}

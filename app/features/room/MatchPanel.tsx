@@ -1,0 +1,88 @@
+import { useMemo, useState } from 'react'
+import { matchEdits, matchGaps, matchMembers, roomWish } from '~/core/room/matchWalls'
+import { inches, type Length } from '~/length'
+import { count, matchText, type Wording } from '~/messages'
+import { styled } from 'styled-components'
+import { Button } from '~/ui/Button'
+import { Fractions } from '~/ui/Fractions'
+import { LengthField } from '~/ui/LengthField'
+import { Sheet, Soft } from '~/ui/page'
+import { space } from '~/ui/theme'
+import type { Room } from './useRoom'
+
+const Three = styled.div`
+  display: grid;
+  grid-template-columns: repeat(3, minmax(0, 1fr));
+  gap: ${space.m};
+`
+
+/** One gap, or one width of box, for all walls of the room: the counts that make them differ least. */
+export function MatchPanel({ room, wording }: { room: Room; wording: Wording }) {
+  const withGaps = room.walls.filter(({ workpiece }) => workpiece.wall.design.pattern !== 'rails')
+  const [first] = withGaps
+  const start = useMemo(() => (first ? roomWish(first.workpiece) : null), [first])
+  const [typed, setTyped] = useState<{ wish?: Length; least?: Length; most?: Length }>({})
+  if (!first || !start) return <Soft>No wall of this room has gaps to match yet.</Soft>
+  const { pattern } = first.workpiece.wall.design
+  const same = withGaps.filter(({ workpiece }) => workpiece.wall.design.pattern === pattern)
+  const wanted = {
+    wish: typed.wish ?? start.wish,
+    least: typed.least ?? start.least,
+    most: typed.most ?? start.most,
+  }
+  const members = matchMembers(same, wanted)
+  const leftOut = members.filter(({ locked, choices }) => !locked && choices.length === 0)
+  const matches = matchGaps(members, wanted.wish, 5)
+  const isBoxes = pattern === 'boxes'
+  const nameOf = (id: string) => room.walls.find((wall) => wall.id === id)?.name ?? id
+  const field = (key: 'wish' | 'least' | 'most', label: string) => (
+    <LengthField
+      label={label}
+      value={wanted[key]}
+      format={wording.format}
+      least={inches(0.25)}
+      most={inches(400)}
+      onChange={(value) => setTyped({ ...typed, [key]: value })}
+    />
+  )
+  return (
+    <Sheet aria-label="Matched walls">
+      <h2>{isBoxes ? 'One width of box for all walls' : 'One gap for all walls'}</h2>
+      <Three>
+        {field('wish', isBoxes ? 'Box near' : 'Gap near')}
+        {field('least', 'No less than')}
+        {field('most', 'No more than')}
+      </Three>
+      {leftOut.length > 0 ? (
+        <Soft>
+          Too narrow or too wide for these limits, so left as it is:{' '}
+          {count(leftOut.length, 'stretch', 'stretches')} of{' '}
+          {[...new Set(leftOut.map(({ wallId }) => nameOf(wallId)))].join(', ')}.
+        </Soft>
+      ) : null}
+      {same.length < room.walls.length ? <Soft>Walls of another pattern are left out.</Soft> : null}
+      {matches.length === 0 ? (
+        <Soft role="status">No set of counts keeps every wall between these limits. Widen them.</Soft>
+      ) : (
+        <ol aria-label="Matches" style={{ display: 'grid', gap: 8, listStyle: 'none', padding: 0 }}>
+          {matches.map((match) => {
+            const edits = matchEdits(same, match)
+            return (
+              <li key={match.members.map(({ strips }) => strips).join(' ')}>
+                <Button
+                  onPress={() => void room.edit(edits)}
+                  onHoverStart={() => room.lookAt(edits)}
+                  onHoverEnd={() => room.lookAt(null)}
+                  onFocus={() => room.lookAt(edits)}
+                  onBlur={() => room.lookAt(null)}
+                >
+                  <Fractions text={matchText(match, isBoxes, nameOf, wording)} />
+                </Button>
+              </li>
+            )
+          })}
+        </ol>
+      )}
+    </Sheet>
+  )
+}

@@ -1,0 +1,137 @@
+import { Redo2, Undo2 } from 'lucide-react'
+import { useRef } from 'react'
+import { Link } from 'react-router'
+import { styled } from 'styled-components'
+import { useSize } from '~/drawing/interaction/useSize'
+import { roomLayoutEdits } from '~/core/room/sameLayout'
+import type { Wording } from '~/messages'
+import { Button } from '~/ui/Button'
+import { Logo } from '~/ui/Logo'
+import { Alert, Row, Soft, Spread } from '~/ui/page'
+import { narrow, space } from '~/ui/theme'
+import { CornersPanel } from './CornersPanel'
+import { MatchPanel } from './MatchPanel'
+import { RoomWallView } from './RoomWallView'
+import { type RoomData, useRoom } from './useRoom'
+
+const Header = styled.header`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: ${space.xs} ${space.l};
+  min-height: 52px;
+  padding: ${space.xs} ${space.l};
+  background: var(--paper);
+  border-bottom: 1px solid var(--line);
+  & a {
+    color: inherit;
+  }
+`
+const Page = styled.main`
+  display: grid;
+  gap: ${space.l};
+  padding: ${space.m} ${space.l} ${space.xl};
+  ${narrow} {
+    padding: ${space.m} ${space.s};
+  }
+`
+const Unrolled = styled.div.attrs({ tabIndex: 0, role: 'group', 'aria-label': 'The walls, unrolled' })`
+  display: flex;
+  align-items: end;
+  gap: ${space.s};
+  overflow-x: auto;
+  padding-bottom: ${space.s};
+`
+const Panels = styled.div`
+  display: grid;
+  grid-template-columns: repeat(2, minmax(0, 1fr));
+  align-items: start;
+  gap: ${space.l};
+  ${narrow} {
+    grid-template-columns: minmax(0, 1fr);
+  }
+`
+const FIRST_SIZE = { width: 1200, height: 240 }
+/** All walls side by side fill the width, but a wall is never drawn smaller or larger than this. */
+const HEIGHTS = { least: 150, most: 260 }
+
+/** The walls of a room unrolled side by side: matched, joined in the corners, in the order of fitting. */
+export function RoomPage({ room: data }: { room: RoomData }) {
+  const room = useRoom(data)
+  const box = useRef<HTMLDivElement>(null)
+  const size = useSize(box, FIRST_SIZE)
+  const { units, tape, materials } = room.settings
+  const wording: Wording = { format: { units, tape }, materials }
+  const surveys = room.walls.map(({ workpiece }) => workpiece.wall.survey)
+  const total = surveys.reduce((sum, { width }) => sum + width, 0)
+  const highest = Math.max(1, ...surveys.map(({ height }) => height))
+  const room0 = size.width - surveys.length * 24
+  const scale = Math.min(
+    HEIGHTS.most / highest,
+    Math.max(HEIGHTS.least / highest, room0 / Math.max(1, total)),
+  )
+  const [first] = room.walls
+  return (
+    <>
+      <Header>
+        <Link to="/" aria-label="Regla, all jobs">
+          <Logo />
+        </Link>
+        <nav aria-label="Where this room is" style={{ flex: '1 1 200px' }}>
+          <Link to={`/jobs/${data.job.id}`}>{data.job.name}</Link> / <strong>{data.name}</strong>
+        </nav>
+        <Row>
+          <Button
+            $kind="quiet"
+            aria-label="Undo"
+            isDisabled={!room.history.canUndo}
+            onPress={() => void room.step('undo')}
+          >
+            <Undo2 size={20} aria-hidden />
+          </Button>
+          <Button
+            $kind="quiet"
+            aria-label="Redo"
+            isDisabled={!room.history.canRedo}
+            onPress={() => void room.step('redo')}
+          >
+            <Redo2 size={20} aria-hidden />
+          </Button>
+          <span role="status" style={{ minWidth: 84, textAlign: 'right' }}>
+            {{ saved: '✓ saved', saving: 'saving…', failed: 'not saved' }[room.status.kind]}
+          </span>
+        </Row>
+      </Header>
+      <Page>
+        <Spread>
+          <h1>{data.name}, wall by wall</h1>
+          {first && room.walls.length > 1 ? (
+            <Button onPress={() => void room.edit(roomLayoutEdits(room.walls, first.id))}>
+              Lay all out like {first.name}
+            </Button>
+          ) : null}
+        </Spread>
+        {room.status.kind === 'failed' ? <Alert role="alert">{room.status.why}</Alert> : null}
+        <div ref={box}>
+          <Unrolled>
+            {room.walls.map((planned) => (
+              <RoomWallView
+                key={planned.id}
+                planned={planned}
+                room={room}
+                jobId={data.job.id}
+                scale={scale}
+                wording={wording}
+              />
+            ))}
+          </Unrolled>
+        </div>
+        {room.walls.length === 0 ? <Soft>No wall in this room yet.</Soft> : null}
+        <Panels>
+          <MatchPanel room={room} wording={wording} />
+          <CornersPanel room={room} />
+        </Panels>
+      </Page>
+    </>
+  )
+}

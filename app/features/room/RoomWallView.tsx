@@ -1,0 +1,104 @@
+import { Lock, LockOpen } from 'lucide-react'
+import { useMemo } from 'react'
+import { Link } from 'react-router'
+import { styled } from 'styled-components'
+import { buildScene } from '~/core/scene/buildScene'
+import { fitFrame } from '~/drawing/view/frame'
+import { SCREEN } from '~/drawing/view/palette'
+import { GhostView, SceneView } from '~/drawing/view/SceneView'
+import { formatLength } from '~/length'
+import { layoutTitle, say, type Wording } from '~/messages'
+import { Button } from '~/ui/Button'
+import { Fractions } from '~/ui/Fractions'
+import { space, type } from '~/ui/theme'
+import type { PlannedWall, Room } from './useRoom'
+
+const Frame = styled.section`
+  flex: none;
+  display: grid;
+  align-content: end;
+  gap: ${space.xs};
+`
+const Caption = styled.div`
+  display: grid;
+  gap: 2px;
+  font-size: ${type.small};
+  color: var(--ink-soft);
+  & a {
+    color: var(--ink);
+    font-size: ${type.body};
+    font-weight: 650;
+  }
+`
+const PADDING = 6
+
+/** One wall of the room, at the scale all of them are drawn in. */
+export function RoomWallView({
+  planned,
+  room,
+  jobId,
+  scale,
+  wording,
+}: {
+  planned: PlannedWall
+  room: Room
+  jobId: string
+  scale: number
+  wording: Wording
+}) {
+  const { id, name, plan, workpiece } = planned
+  const { survey, design } = workpiece.wall
+  const scene = useMemo(() => buildScene(plan, survey), [plan, survey])
+  const preview = room.previews.get(id)
+  const ghost = useMemo(() => (preview ? buildScene(preview, survey) : null), [preview, survey])
+  const width = survey.width * scale + 2 * PADDING
+  const height = survey.height * scale + 2 * PADDING
+  const frame = fitFrame({ width, height }, scene, {
+    left: PADDING,
+    right: PADDING,
+    top: PADDING,
+    bottom: PADDING,
+  })
+  const gaps = [
+    ...new Set(
+      plan.layout.sections
+        .filter(({ row, opening }) => row === 0 && opening === null)
+        .flatMap(({ placement }) =>
+          placement ? [say(placement.gaps[0] ?? placement.leftEnd, wording)] : [],
+        ),
+    ),
+  ]
+  return (
+    <Frame aria-label={name} data-room-wall={name}>
+      <svg
+        viewBox={`0 0 ${width} ${height}`}
+        width={width}
+        height={height}
+        role="img"
+        aria-label={`${name}, ${formatLength(survey.width, wording.format)} wide: ${layoutTitle(plan, wording)}`}
+      >
+        <SceneView scene={scene} frame={frame} palette={SCREEN} selected={null} flagged={new Set()} />
+        {ghost ? <GhostView scene={ghost} frame={frame} palette={SCREEN} /> : null}
+      </svg>
+      <Caption style={{ maxWidth: Math.max(150, width) }}>
+        <span>
+          <Link to={`/jobs/${jobId}/walls/${id}/layout`}>{name}</Link>{' '}
+          <Button
+            $kind="quiet"
+            aria-pressed={design.locked}
+            aria-label={design.locked ? `Unlock ${name}` : `Lock ${name}`}
+            onPress={() =>
+              void room.edit(new Map([[id, [{ type: 'patchDesign', patch: { locked: !design.locked } }]]]))
+            }
+          >
+            {design.locked ? <Lock size={16} aria-hidden /> : <LockOpen size={16} aria-hidden />}
+          </Button>
+        </span>
+        <Fractions text={layoutTitle(plan, wording)} />
+        {gaps.length > 0 ? (
+          <Fractions text={`${design.pattern === 'boxes' ? 'boxes' : 'gaps'} ${gaps.join(', ')}`} />
+        ) : null}
+      </Caption>
+    </Frame>
+  )
+}

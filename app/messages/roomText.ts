@@ -1,0 +1,77 @@
+import type { RoomCorner } from '~/core/layout/corners'
+import type { CornerTrouble, FittingStep, Joint, RoomWall } from '~/core/room/fittingOrder'
+import type { Match } from '~/core/room/matchWalls'
+import { say, sayWithUnit, type Wording } from './words'
+
+/** Long wall 7 × 31 1/4, Short wall 4 × 31 1/2: they differ by 1/4. */
+export function matchText(
+  match: Match,
+  isBoxes: boolean,
+  nameOf: (id: string) => string,
+  w: Wording,
+): string {
+  const byWall = new Map<string, { counts: number[]; gap: number }>()
+  for (const { member, strips, gap } of match.members) {
+    const known = byWall.get(member.wallId)
+    byWall.set(member.wallId, { counts: [...(known?.counts ?? []), isBoxes ? strips - 1 : strips], gap })
+  }
+  const walls = [...byWall].map(
+    ([id, { counts, gap }]) =>
+      `${nameOf(id)} ${counts.join(' + ')} ${isBoxes ? 'of' : 'with'} ${say(gap, w)}`,
+  )
+  const differ = match.spread < 2 ? 'all alike' : `they differ by ${sayWithUnit(match.spread, w)}`
+  return `${walls.join(', ')}: ${differ}`
+}
+
+/** 91° inside, read; or not read yet. */
+export function cornerAngleText({ deg, turn, measured }: RoomCorner): string {
+  return measured ? `${Number(deg.toFixed(2))}° ${turn}` : 'not read: 90° assumed'
+}
+
+/** How two walls' horizontals meet. */
+export function jointName(joint: Joint, left: string, right: string): string {
+  return {
+    leftRunsCope: `${left} runs, ${right} is coped to it`,
+    rightRunsCope: `${right} runs, ${left} is coped to it`,
+    leftRunsButt: `${left} runs, ${right} butts against it`,
+    rightRunsButt: `${right} runs, ${left} butts against it`,
+    miter: 'mitred, each at half the corner',
+  }[joint]
+}
+
+/** Why a corner does not go together. */
+export function jointTroubleText(trouble: CornerTrouble): string {
+  return {
+    bothRun: 'Both run to the corner: they would meet in one place. Cope or butt one of them.',
+    noneRuns: 'Neither runs to the corner, so there is nothing to cope or butt to.',
+    halfMitered: 'Only one of them is mitred: a mitre takes both.',
+  }[trouble]
+}
+
+/** Walls that wait for each other all round. */
+export function stuckText(names: readonly string[]): string {
+  return `No one can be first: ${names.join(', ')} each wait for the next. One wall has to run at both ends.`
+}
+
+/** Second: Short wall, coped to Long wall. */
+export function fittingStepText(
+  { wallId, after }: FittingStep,
+  index: number,
+  walls: readonly RoomWall[],
+  nameOf: (id: string) => string,
+): string {
+  const wall = walls.find(({ id }) => id === wallId)
+  const mitred = wall?.left === 'miter' || wall?.right === 'miter'
+  const why =
+    after.length > 0
+      ? `after ${after.map(nameOf).join(' and ')}, cut to it`
+      : mitred
+        ? 'its mitre is dry-fitted to the next before either is nailed'
+        : 'runs into its corners'
+  return `${index === 0 ? 'First' : 'Then'} the horizontals of ${nameOf(wallId)}: ${why}.`
+}
+
+/** The gap of the wall beside carried on. */
+export function rhythmText(name: string, gap: number, side: 'left' | 'right', w: Wording): string {
+  return `The rhythm of ${name}: gaps of ${say(gap, w)} from the ${side} corner`
+}
