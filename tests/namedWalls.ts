@@ -2,10 +2,12 @@ import { inches, type Length, toInches } from '~/length'
 import {
   blankSurvey,
   type Design,
+  type Judgement,
   type LengthReadingKind,
   type Reading,
   type Thing,
   type Settings,
+  STARTING_JUDGEMENT,
   startingDesign,
   startingSettings,
   type Survey,
@@ -76,4 +78,29 @@ export function pieceCounts(pieces: readonly { longLength: Length }[]): Record<s
     counts[key] = (counts[key] ?? 0) + 1
   }
   return counts
+}
+
+/** A batten wall near a wish of 15 with outlets at these distances, in inches. */
+export function battenWall(
+  width: number,
+  plates: readonly number[],
+  judgement: Partial<Judgement> = {},
+  design: Partial<Design> = {},
+): Workpiece {
+  return wallOf(
+    { width: inches(width), things: plates.map((left) => thing('outlet', left, 12, 2.75, 4.5)) },
+    {
+      spacing: {
+        school: 'nearWish',
+        wish: inches(15),
+        measure: 'gap',
+        least: inches(11),
+        most: inches(20),
+        ends: 'gap',
+        strips: null,
+      },
+      judgement: { ...STARTING_JUDGEMENT, ...judgement },
+      ...design,
+    },
+  )
 }

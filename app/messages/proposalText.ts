@@ -94,8 +94,13 @@ export function heightReason({ reason }: HeightProposal, w: Wording): string {
     case 'linesUp':
       return `${reason.edge} of the ${reason.kind === 'window' || reason.kind === 'door' ? `${reason.kind}’s casing` : thingName(reason.kind)}`
     case 'perBoard':
-      return `${['', 'one', 'two', 'three'][reason.pieces] ?? reason.pieces} from a ${sayStock(reason.board, w)} board`
+      return `${['', 'one', 'two', 'three'][reason.pieces] ?? reason.pieces} from ${article(sayStock(reason.board, w))} board`
   }
+}
+
+/** An 8 ft, a 10 ft. */
+function article(size: string): string {
+  return `${/^(8|11|18)(?!\d)/.test(size) ? 'an' : 'a'} ${size}`
 }
 
 /** What a height takes. */

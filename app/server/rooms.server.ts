@@ -1,5 +1,6 @@
 import { and, asc, eq, isNull } from 'drizzle-orm'
 import { z } from 'zod'
+import { materialsOf } from '~/core/files/readJobFile'
 import { type Settings, storedSettings, storedWallDocument, type WallDocument } from '~/model'
 import type { Database } from './db/database.server'
 import { jobs, rooms, walls } from './db/schema.server'
@@ -12,6 +13,7 @@ import {
   undoNewest,
   writeDocument,
 } from './documents.server'
+import { wallsWithoutMaterial } from './walls.server'
 
 interface RoomIds {
   readonly jobId: string
@@ -105,6 +107,35 @@ export type RoomAnswer =
   | { readonly kind: 'saved' | 'conflict'; readonly state: RoomState }
   | { readonly kind: 'refused'; readonly problems: readonly string[] }
 
+class StepRefused extends Error {
+  constructor(readonly wallNames: readonly string[]) {
+    super('a material is in use')
+  }
+}
+
+/** Steps the room's walls back or forward by one change, unless that takes away a material in use. */
+function stepRoom(
+  db: Database,
+  { id, jobId, settingsId }: { id: string; jobId: string; settingsId: string },
+  way: 'undo' | 'redo',
+): RoomAnswer {
+  try {
+    return db.transaction((tx): RoomAnswer => {
+      const documents = rowsOf(tx, id).map(({ documentId }) => documentId)
+      if (way === 'undo') undoNewest(tx, documents)
+      else redoNext(tx, documents)
+      const state = stateOf(tx, id, settingsId)
+      const broken = wallsWithoutMaterial(tx, jobId, state.settings)
+      if (broken.length > 0) throw new StepRefused(broken)
+      return { kind: 'saved', state }
+    })
+  } catch (error) {
+    if (!(error instanceof StepRefused)) throw error
+    const names = error.wallNames.join(', ')
+    return { kind: 'refused', problems: [`That step takes away a material that is in use on: ${names}.`] }
+  }
+}
+
 /** Saves several walls of a room as one change, or steps back or forward by one. Null when there is no such room. */
 export function changeRoom(db: Database, ids: RoomIds, posted: unknown): RoomAnswer | null {
   const found = findRoom(db, ids)
@@ -116,14 +147,21 @@ export function changeRoom(db: Database, ids: RoomIds, posted: unknown): RoomAns
       problems: parsed.error.issues.map(({ path, message }) => `${path.join('.')}: ${message}`),
     }
   const request = parsed.data
+  if (request.intent !== 'save') return stepRoom(db, found, request.intent)
+  const { materials } = storedSettings.parse(readDocument(db, found.settingsId).body)
+  const known = new Set(materials.map(({ id }) => id))
+  const missing = request.walls.flatMap(({ wall }) =>
+    materialsOf(wall.design).filter(({ material }) => !known.has(material)),
+  )
+  if (missing.length > 0)
+    return {
+      kind: 'refused',
+      problems: missing.map(
+        ({ at, material }) => `design.${at}: there is no material "${material}" in the job.`,
+      ),
+    }
   return db.transaction((tx): RoomAnswer => {
     const rows = rowsOf(tx, found.id)
-    if (request.intent !== 'save') {
-      const documents = rows.map(({ documentId }) => documentId)
-      if (request.intent === 'undo') undoNewest(tx, documents)
-      else redoNext(tx, documents)
-      return { kind: 'saved', state: stateOf(tx, found.id, found.settingsId) }
-    }
     const moved = request.walls.some(({ id, base }) => {
       const row = rows.find((each) => each.id === id)
       return !row || readDocument(tx, row.documentId).revision !== base

@@ -231,6 +231,6 @@ describe('jobs', () => {
     expect(view?.rooms.map(({ name, walls }) => [name, walls.map((w) => w.name)])).toEqual([
       ['Hall', ['A', 'B']],
     ])
-    expect(view?.rooms[0]?.walls[0]?.facts).toBe('120 × 96, 6 battens to 64')
+    expect(view?.rooms[0]?.walls[0]?.facts).toBe('120 × 96, 6 battens to a rail at 64')
   })
 })

@@ -114,7 +114,7 @@ export function saveWall(db: Database, ids: WallIds, save: Save): SaveOutcome | 
 }
 
 /** Walls of the job that name a material its settings do not have. */
-function wallsWithoutMaterial(db: Database, jobId: string, settings: Settings): string[] {
+export function wallsWithoutMaterial(db: Database, jobId: string, settings: Settings): string[] {
   const known = new Set(settings.materials.map(({ id }) => id))
   return db
     .select({ name: walls.name, documentId: walls.documentId })

@@ -1,0 +1,130 @@
+import { computePlan } from '~/core/computePlan'
+import { proposalCards } from '~/core/judgement/cards'
+import { heightProposals } from '~/core/judgement/heights'
+import { applyEdits } from '~/core/edits/applyEdit'
+import { choosePattern, newRail } from '~/core/edits/choosePattern'
+import { inches } from '~/length'
+import { PATTERNS, RAIL_USES, startingSettings } from '~/model'
+import { thing, wallOf } from '../../tests/namedWalls'
+import {
+  cornerAngleText,
+  fittingStepText,
+  heightReason,
+  heightTakes,
+  layoutTitle,
+  matchText,
+  pieceName,
+  proposalTitle,
+  proposalWhy,
+  searchClaim,
+  sectionName,
+  stripName,
+  type Wording,
+} from '.'
+
+const { units, tape, materials } = startingSettings('inches', '1/16')
+const w: Wording = { format: { units, tape }, materials }
+const plain = (text: string) => text.replaceAll('\u202f', ' ')
+
+test('strips and pieces of every pattern have names a carpenter uses', () => {
+  expect(
+    ['stile-3', 'slat-12', 'box-2', 'rail-2', 'chairRail-1', 'shelf-2', 'border'].map(stripName),
+  ).toEqual(['Stile 3', 'Slat 12', 'Box 2', 'Rail 2', 'Chair rail', 'Shelf 2', 'Border'])
+  expect(pieceName({ stripId: 'box-2', id: 'box-2-left' })).toBe('Box 2, left side')
+  expect(pieceName({ stripId: 'box-2', id: 'box-2-top-1' })).toBe('Box 2, upper side, part 1')
+  expect(pieceName({ stripId: 'box-5', id: 'box-5-side3' })).toBe('Box 5, side 3')
+  expect(pieceName({ stripId: 'rail-2', id: 'rail-2-4' })).toBe('Rail 2, part 4')
+})
+
+test('each pattern has a title, and choosing it gives a layout without a wrong finding', () => {
+  const titles = PATTERNS.map((pattern) => {
+    const start = wallOf({ width: inches(150), height: inches(97) })
+    const plan = computePlan(applyEdits(start, choosePattern(start, pattern)))
+    expect(plan.findings.filter(({ severity }) => severity === 'wrong')).toEqual([])
+    expect(plan.pieces.length).toBeGreaterThan(0)
+    return plain(layoutTitle(plan, w))
+  })
+  expect(titles).toEqual([
+    '7 battens to a rail at 64 11/16',
+    'A grid of 5 by 3, up to 97',
+    '5 boxes under a rail at 32 5/16',
+    '50 slats to 97',
+    '1 rail',
+  ])
+})
+
+test('rails of each use start somewhere sensible, with names of their own', () => {
+  let workpiece = wallOf()
+  for (const use of RAIL_USES) workpiece = applyEdits(workpiece, newRail(workpiece, use))
+  const ids = workpiece.wall.design.rails.map(({ id }) => id)
+  expect(new Set(ids).size).toBe(RAIL_USES.length)
+  const { bands } = computePlan(workpiece).layout
+  for (const id of ids) expect(bands.find((band) => band.id === id)?.bottom).toBeGreaterThan(0)
+})
+
+test('a proposal says in one sentence what it clears, how near the wish, how it ends', () => {
+  const workpiece = wallOf({ width: inches(131), things: [thing('outlet', 40, 12, 2.75, 4.5)] })
+  const found = proposalCards(workpiece)
+  for (const { proposal } of found.cards) {
+    const why = plain(proposalWhy(proposal, workpiece.wall.survey, found.plates, 'battens', w))
+    expect(why).toMatch(/^(Clears the plate by .* in|Meets an outlet), .*\.$/)
+    expect(why).not.toMatch(/undefined|NaN/)
+    expect(plain(proposalTitle(proposal, 'battens', w))).toMatch(/^\d+ battens, /)
+  }
+  expect(searchClaim({ tried: 1200, clear: 0, plates: 3 })).toContain('No layout clears all 3 plates')
+  expect(searchClaim({ tried: 1200, clear: 7, plates: 1 })).toBe(
+    '7 of 1,200 layouts within your limits clear the plate.',
+  )
+  expect(searchClaim({ tried: 0, clear: 0, plates: 1 })).toContain('Widen them')
+})
+
+test('a height says why and what it wastes', () => {
+  const workpiece = wallOf({
+    height: inches(97),
+    things: [thing('window', 40, 34, 30, 40, { casing: inches(2) })],
+  })
+  const texts = heightProposals(workpiece).map((each) => [plain(heightReason(each, w)), heightTakes(each)])
+  expect(texts.map(([why]) => why)).toEqual(
+    expect.arrayContaining(['one third', 'bottom of the window’s casing', 'two from an 8 ft board']),
+  )
+  for (const [, takes] of texts) expect(takes).toMatch(/^\d+ boards?, \d+ % of them wasted$/)
+})
+
+test('sections, matches, corners and the order of fitting read like sentences', () => {
+  const survey = wallOf({ things: [thing('window', 40, 34, 30, 40)] }).wall.survey
+  const name = (id: string, opening: string | null = null, row = 0) =>
+    sectionName({ id, opening, row }, survey)
+  expect([
+    name('all'),
+    name('first'),
+    name('after-window-40'),
+    name('at-window-40', 'window-40'),
+    name('row2-first', null, 1),
+  ]).toEqual([
+    'the whole wall',
+    'from the left corner',
+    'right of the window',
+    'over or under the window',
+    'from the left corner, row 2',
+  ])
+  const member = { wallId: 'a', sectionId: 'all', locked: false, strips: 8, gap: 0, choices: [] }
+  expect(
+    plain(
+      matchText(
+        { members: [{ member, strips: 8, gap: inches(24.5) }], spread: 0, offWish: 0 },
+        true,
+        () => 'East wall',
+        w,
+      ),
+    ),
+  ).toBe('East wall 7 of 24 1/2: all alike')
+  expect(cornerAngleText({ deg: 90, turn: 'inside', measured: false })).toBe('not read: 90° assumed')
+  expect(cornerAngleText({ deg: 91.25, turn: 'inside', measured: true })).toBe('91.25° inside')
+  const walls = [
+    { id: 'a', left: 'run', right: 'run' } as const,
+    { id: 'b', left: 'cope', right: 'run' } as const,
+  ]
+  expect(fittingStepText({ wallId: 'b', after: ['a'] }, 1, walls, (id) => id.toUpperCase())).toBe(
+    'Then the horizontals of B: after A, cut to it.',
+  )
+})
