@@ -30,6 +30,7 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     locale: 'en-US',
     trace: 'retain-on-failure',
+    actionTimeout: 20_000,
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: [

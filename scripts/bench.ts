@@ -1,10 +1,20 @@
 import { readFileSync } from 'node:fs'
 import highs from 'highs'
 import { computePlan } from '~/core/computePlan'
+import { proposalCards } from '~/core/judgement/cards'
+import { heightProposals } from '~/core/judgement/heights'
+import { propose } from '~/core/judgement/propose'
 import { readJobFile } from '~/core/files/readJobFile'
 import { boardRequests, planBoards, planBoardsQuickly } from '~/core/stock'
 import { inches } from '~/length'
-import { blankSurvey, startingDesign, startingSettings, type Workpiece } from '~/model'
+import {
+  blankSurvey,
+  ENDS,
+  STARTING_JUDGEMENT,
+  startingDesign,
+  startingSettings,
+  type Workpiece,
+} from '~/model'
 import { highsSolver } from '~/workers/highsSolver'
 
 function median(times: readonly number[]): number {
@@ -35,6 +45,36 @@ const sixty: Workpiece = {
   settings,
 }
 await measure('whole plan without boards, 60 battens', 400, () => computePlan(sixty))
+
+// the full limits of the search: 24 ft, ten plates, every end condition, shifts of 3 in, bays that may differ by 1 in
+const plates = Array.from({ length: 10 }, (_, i) => ({
+  id: `outlet-${i}`,
+  kind: 'outlet' as const,
+  left: inches(14 + i * 27.25 + (i % 3) * 2),
+  bottom: inches(12 + (i % 2) * 30),
+  width: inches(2.75),
+  height: inches(4.5),
+  thickness: inches(0.25),
+  casing: inches(0),
+  fate: 'keep' as const,
+  slope: null,
+  fromRight: null,
+  fromTop: null,
+}))
+const searched: Workpiece = {
+  wall: {
+    survey: { ...blankSurvey(), width: inches(288), height: inches(96), things: plates },
+    design: {
+      ...startingDesign(),
+      judgement: { ...STARTING_JUDGEMENT, ends: [...ENDS], baysDiffer: inches(1) },
+    },
+  },
+  settings,
+}
+console.log(`layouts tried in the search below: ${propose(searched).tried}`)
+await measure('proposal search, 24 ft, ten plates, full limits', 60, () => propose(searched))
+await measure('the same with five drawings and their boards', 30, () => proposalCards(searched))
+await measure('heights with what each wastes, the same wall', 20, () => heightProposals(searched))
 
 const file = readJobFile(readFileSync('examples/tern-cottage.regla.json', 'utf8'))
 if (!file.ok) throw new Error('the demo file is broken')

@@ -63,6 +63,7 @@ async function planWall(wall: WallDocument, settings: Settings, solve: SolveInte
         left: said(closing.ends.left, format),
         right: said(closing.ends.right, format),
       },
+      openings: closing.openings.map(({ count, size }) => ({ count, size: said(size, format) })),
       difference: closing.difference,
     },
     marks: runningMarks(layout, 'left', settings.tape).map(({ stripId, near, center, far }) => ({

@@ -47,3 +47,81 @@ export async function openDemoWall(page: Page, name: string) {
   await expect(page.locator('[data-rod-strip]').first()).toBeVisible()
   await page.waitForFunction(() => document.querySelector('[role=slider]') !== null)
 }
+
+/** A new job for a new user, with the page at its rooms. Gives the job's address. */
+export async function newJob(page: Page, url: string, name: string): Promise<string> {
+  await page.goto(`${url}/jobs/new`)
+  await page.getByLabel('Job', { exact: true }).fill(name)
+  await page.getByRole('button', { name: 'Start the job' }).click()
+  await expect(page.getByLabel('Room')).toBeVisible()
+  return page.url()
+}
+
+/** A thing put on the wall, by its numbers. */
+export interface PutThing {
+  readonly kind: string
+  readonly fields: Readonly<Record<string, string>>
+}
+
+/** A wall measured on the Measure stage; the page is left there. */
+export async function newWall(
+  page: Page,
+  job: string,
+  wall: {
+    room: string
+    name: string
+    width: string
+    height: string
+    baseboard?: string
+    things?: readonly PutThing[]
+  },
+) {
+  await page.goto(job)
+  await page.waitForLoadState('networkidle')
+  await page.getByRole('textbox', { name: 'Room' }).fill(wall.room)
+  await page.getByLabel('Wall', { exact: true }).fill(wall.name)
+  await page.getByRole('button', { name: 'Measure this wall' }).click()
+  await page.getByRole('textbox', { name: 'Width, corner to corner' }).fill(wall.width)
+  await page.getByRole('textbox', { name: 'Height, finished floor to ceiling' }).fill(wall.height)
+  if (wall.baseboard) {
+    await page.getByRole('button', { name: /Baseboard$/ }).click()
+    await page.getByRole('option', { name: /^Stays/ }).click()
+    await page.getByRole('textbox', { name: 'Height', exact: true }).fill(wall.baseboard)
+  }
+  for (const { kind, fields } of wall.things ?? []) {
+    await openFold(page, /^What stands there/)
+    await page.getByRole('button', { name: /Something stands here$/ }).click()
+    await page.getByRole('option', { name: kind, exact: true }).click()
+    await page.getByRole('button', { name: 'Put it on the wall' }).click()
+    for (const [label, value] of Object.entries(fields))
+      await page.getByRole('textbox', { name: label, exact: true }).fill(value)
+    await page.getByRole('button', { name: 'Done' }).click()
+  }
+  await page.keyboard.press('Tab')
+  await expectSaved(page)
+}
+
+/** Opens a folded part of the side panel. */
+export async function openFold(page: Page, name: RegExp) {
+  const fold = page.getByRole('button', { name })
+  if ((await fold.getAttribute('aria-expanded')) !== 'true') await fold.click()
+}
+
+/** Turns the wall to a pattern, at its layout. */
+export async function choosePattern(page: Page, name: string) {
+  await openStage(page, 'Lay out')
+  await page.getByRole('radio', { name, exact: true }).click()
+}
+
+/** Types a length into a word of the layout's sentence. */
+export async function typeWord(page: Page, label: string, value: string) {
+  await page.getByRole('button', { name: new RegExp(`^${label}:`) }).click()
+  await page.getByRole('textbox', { name: label }).fill(value)
+  await page.keyboard.press('Enter')
+}
+
+/** Picks another choice for a word of the layout's sentence. */
+export async function pickWord(page: Page, label: string, option: RegExp) {
+  await page.getByRole('button', { name: new RegExp(`${label}$`) }).click()
+  await page.getByRole('option', { name: option }).click()
+}

@@ -109,7 +109,9 @@ export function choosePattern(workpiece: Workpiece, pattern: Pattern): Edit[] {
 /** A horizontal to start with, of its use, with an id of its own. */
 export function newRail(workpiece: Workpiece, use: Design['rails'][number]['use']): Edit[] {
   const { design, survey } = workpiece.wall
-  const numbers = design.rails.map(({ id }) => Number(/-(\d+)$/.exec(id)?.[1] ?? 0))
+  const numbers = design.rails
+    .filter(({ id }) => id.startsWith(`${use}-`))
+    .map(({ id }) => Number(/-(\d+)$/.exec(id)?.[1] ?? 0))
   const id = `${use}-${Math.max(0, ...numbers) + 1}`
   const material = { rail: 'pine-1x4', chairRail: 'chair-rail', pictureRail: 'pine-1x2', shelf: 'pine-1x4' }[
     use

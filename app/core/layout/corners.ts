@@ -10,12 +10,12 @@ export interface RoomCorner {
   readonly measured: boolean
 }
 
-/** The newest reading of a corner; an unread one counts as a right inside corner. */
+/** The newest reading of a corner, read round either side of it; an unread one counts as a right inside corner. */
 export function cornerOf({ readings }: Survey, side: 'left' | 'right'): RoomCorner {
   const kind = side === 'left' ? 'cornerLeft' : 'cornerRight'
   const found = readings.findLast((reading) => reading.kind === kind)
   return found && 'deg' in found
-    ? { deg: found.deg, turn: found.turn, measured: true }
+    ? { deg: found.deg > 180 ? 360 - found.deg : found.deg, turn: found.turn, measured: true }
     : { deg: 90, turn: 'inside', measured: false }
 }
 

@@ -5,6 +5,7 @@ import { type Design, PATTERNS, STARTING_BOXES, type Survey, type Thing, type Wo
 import { keptBase, thing, wallOf } from '../../../tests/namedWalls'
 import { computePlan } from '../computePlan'
 import type { Polygon } from '../geometry'
+import { faceFromCard } from '../pieces'
 import { runningMarks } from '../marks/runningMarks'
 import { outlineOf } from '../survey/obstacles'
 import { wallOutline } from '../survey/wallShape'
@@ -145,6 +146,16 @@ describe('laws of every pattern, on walls with and without openings', () => {
       { numRuns: 60 },
     )
   }, 60_000)
+
+  test('D4: the card of every piece rebuilds its face', () => {
+    fc.assert(
+      fc.property(anyWall, (workpiece) => {
+        for (const piece of computePlan(workpiece).pieces)
+          expect(Math.abs(ring(faceFromCard(piece)).area() - ring(piece.polygon).area())).toBeLessThan(0.01)
+      }),
+      { numRuns: 60 },
+    )
+  })
 
   test('D6: a wall mirrored is laid out mirrored', () => {
     fc.assert(

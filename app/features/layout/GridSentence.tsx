@@ -17,7 +17,6 @@ export function GridSentence() {
   const { design } = workpiece.wall
   const patch = (next: Partial<Design>) => edit([{ type: 'patchDesign', patch: next }], 'done')
   const { rows } = design
-  const ends = { bottom: rows[0] ?? 1, top: rows[rows.length - 1] ?? 1 }
   const weigh = (at: number, label: string, value: number) => (
     <Choice
       word
@@ -25,7 +24,7 @@ export function GridSentence() {
       value={String(value)}
       options={[...new Set([...WEIGHTS, value])].map((weight) => ({
         id: String(weight),
-        text: weight === 1 ? 'as tall as the others' : `${weight} times as tall`,
+        text: String(weight),
       }))}
       onChange={(weight) => patch({ rows: rows.with(at, Number(weight)) })}
     />
@@ -42,8 +41,14 @@ export function GridSentence() {
       {rows.length === 1 ? 'row' : 'rows'}
       {rows.length > 1 ? (
         <>
-          , the lowest {weigh(0, 'Weight of the lowest row', ends.bottom)}, the top one{' '}
-          {weigh(rows.length - 1, 'Weight of the top row', ends.top)}
+          , from the bottom up{' '}
+          {rows.map((weight, i) => (
+            <span key={i}>
+              {i > 0 ? ' : ' : ''}
+              {weigh(i, `Weight of row ${i + 1}`, weight)}
+            </span>
+          ))}{' '}
+          in height
         </>
       ) : null}
       , with{' '}

@@ -13,6 +13,21 @@ import { Sentence } from '~/ui/Sentence'
 import { Table } from '~/ui/Table'
 import { CountWord } from './CountWord'
 
+/** Some count was picked by hand, so that the wish no longer decides it. */
+function isPicked({ sectionOwn, boxes, spacing, pattern }: Design): boolean {
+  const own =
+    pattern === 'boxes' ? boxes.count !== null : spacing.school === 'nearWish' && spacing.strips !== null
+  return own || Object.keys(sectionOwn).length > 0
+}
+
+function unpicked({ boxes, spacing }: Design): Partial<Design> {
+  return {
+    sectionOwn: {},
+    boxes: { ...boxes, count: null },
+    spacing: spacing.school === 'nearWish' ? { ...spacing, strips: null } : spacing,
+  }
+}
+
 /** The parts the wall is laid out in, each with its count and gap, and how much of the wall is covered. */
 export function SectionsFold() {
   const { workpiece, plan, wording, edit } = useWallEditor()
@@ -72,9 +87,9 @@ export function SectionsFold() {
           </tbody>
         </Table>
       ) : null}
-      {Object.keys(design.sectionOwn).length > 0 ? (
+      {isPicked(design) ? (
         <Row>
-          <Button onPress={() => patch({ sectionOwn: {} })}>Let the wish decide again</Button>
+          <Button onPress={() => patch(unpicked(design))}>Let the wish decide again</Button>
         </Row>
       ) : null}
       <Sentence>
