@@ -10,12 +10,12 @@ type EditLengthProps = Omit<LengthFieldProps, 'format' | 'onChange' | 'onCommit'
 }
 
 function useLengthProps({ field, toEdits }: Pick<EditLengthProps, 'field' | 'toEdits'>) {
-  const { wording, edit, saving, unread, reportUnread } = useWallEditor()
+  const { wording, edit, saveNow, unread, reportUnread } = useWallEditor()
   return {
     format: wording.format,
     onChange: (value: LengthFieldProps['value']) => edit(toEdits(value), 'live'),
     onCommit: () => {
-      if (saving.status.kind === 'waiting') void saving.saveNow()
+      void saveNow()
     },
     unread: unread[field]?.text,
     onUnread: (text: Parameters<typeof reportUnread>[1]) => reportUnread(field, text),

@@ -9,7 +9,7 @@ import { useWallEditor } from './WallEditor'
 
 /** The grip on the height rod: the top of the rail, or of the battens where there is none. */
 export function HeightHandle({ frame, x }: { frame: Frame; x: number }) {
-  const { plan, workpiece, wording, edit, saving } = useWallEditor()
+  const { plan, workpiece, wording, edit, saveNow } = useWallEditor()
   const gripped = useRef(0)
   const { height, lines } = plan.layout
   const tick = tickOf(workpiece.settings.tape)
@@ -34,14 +34,14 @@ export function HeightHandle({ frame, x }: { frame: Frame; x: number }) {
           ? move(height + moved.steps * tick)
           : move(gripped.current + moved.pixels / frame.scale)
       }
-      onRelease={() => void saving.saveNow()}
+      onRelease={() => void saveNow()}
     />
   )
 }
 
 /** The grip on a gap in the middle of the wall: its dimension, and its right edge to pull. */
 export function GapHandle({ frame }: { frame: Frame }) {
-  const { plan, workpiece, wording, edit, saving, selected } = useWallEditor()
+  const { plan, workpiece, wording, edit, saveNow, selected } = useWallEditor()
   const gripped = useRef({ gap: 0, index: 0 })
   const { layout } = plan
   const { uprights } = layout
@@ -100,7 +100,7 @@ export function GapHandle({ frame }: { frame: Frame }) {
           const wanted = gripped.current.gap + moved.pixels / frame.scale
           edit([{ type: 'setGap', gap: nearestNanometer(Math.max(wanted, tick)) }], 'live')
         }}
-        onRelease={() => void saving.saveNow()}
+        onRelease={() => void saveNow()}
       />
     </>
   )

@@ -33,11 +33,10 @@ export interface WallEditor {
   readonly identity: WallIdentity
   readonly workpiece: Workpiece
   readonly plan: Plan
-  /** The plan a way out would make, while it is looked at. */
-  readonly preview: Plan | null
   readonly wording: Wording
   readonly boards: Boards
-  readonly saving: Saving
+  /** Saves what is not saved yet, without the usual pause. */
+  readonly saveNow: () => Promise<void>
   /** The strip lit everywhere. */
   readonly selected: string | null
   readonly select: (stripId: string | null) => void
@@ -48,7 +47,22 @@ export interface WallEditor {
   readonly reportUnread: (field: string, unread: Unread | null) => void
 }
 
+// apart, so that what changes often redraws only what shows it
 const EditorContext = createContext<WallEditor | null>(null)
+const SavingContext = createContext<Saving | null>(null)
+const PreviewContext = createContext<Plan | null>(null)
+
+/** How saving stands. Only inside WallEditorProvider. */
+export function useSavingOfWall(): Saving {
+  const saving = useContext(SavingContext)
+  if (!saving) throw new Error('useSavingOfWall outside of WallEditorProvider')
+  return saving
+}
+
+/** The plan a way out would make, while it is looked at. */
+export function usePreview(): Plan | null {
+  return useContext(PreviewContext)
+}
 
 /** The wall on the page. Only inside WallEditorProvider. */
 export function useWallEditor(): WallEditor {
@@ -86,7 +100,7 @@ export function WallEditorProvider({ identity, saved, children }: WallEditorProv
   )
   const boards = useBoards(plan.cutList, workpiece.settings)
 
-  const { saveSoon } = saving
+  const { saveSoon, saveNow } = saving
   const edit = useCallback(
     (edits: readonly Edit[], pace: 'live' | 'done') => {
       const next = applyEdits(workpiece, edits)
@@ -105,20 +119,28 @@ export function WallEditorProvider({ identity, saved, children }: WallEditorProv
 
   const { units, tape, materials } = workpiece.settings
   const wording = useMemo(() => ({ format: { units, tape }, materials }), [units, tape, materials])
-  const editor: WallEditor = {
-    identity,
-    workpiece,
-    plan,
-    preview,
-    wording,
-    boards,
-    saving,
-    selected,
-    select,
-    edit,
-    lookAt: setLookedAt,
-    unread,
-    reportUnread,
-  }
-  return <EditorContext.Provider value={editor}>{children}</EditorContext.Provider>
+  const editor = useMemo(
+    (): WallEditor => ({
+      identity,
+      workpiece,
+      plan,
+      wording,
+      boards,
+      saveNow,
+      selected,
+      select,
+      edit,
+      lookAt: setLookedAt,
+      unread,
+      reportUnread,
+    }),
+    [identity, workpiece, plan, wording, boards, saveNow, selected, edit, unread, reportUnread],
+  )
+  return (
+    <EditorContext value={editor}>
+      <SavingContext value={saving}>
+        <PreviewContext value={preview}>{children}</PreviewContext>
+      </SavingContext>
+    </EditorContext>
+  )
 }

@@ -6,7 +6,7 @@ import { Button } from '~/ui/Button'
 import { Logo } from '~/ui/Logo'
 import { narrow, space, type } from '~/ui/theme'
 import { JobSettings } from './JobSettings'
-import { useWallEditor } from './WallEditor'
+import { useSavingOfWall, useWallEditor } from './WallEditor'
 
 const Header = styled.header`
   display: flex;
@@ -64,7 +64,7 @@ const Conflict = styled.div`
 `
 
 function StatusWord() {
-  const { status } = useWallEditor().saving
+  const { status } = useSavingOfWall()
   const word = {
     saved: '✓ saved',
     waiting: 'saving…',
@@ -80,7 +80,7 @@ function StatusWord() {
 }
 
 function Trouble() {
-  const { saving } = useWallEditor()
+  const saving = useSavingOfWall()
   const { status } = saving
   if (status.kind === 'failed')
     return (
@@ -102,7 +102,8 @@ function Trouble() {
 
 /** Where this wall is, what it is measured in, undo and redo, and whether it is saved. */
 export function WallHeader() {
-  const { identity, saving } = useWallEditor()
+  const { identity } = useWallEditor()
+  const saving = useSavingOfWall()
   const { canUndo, canRedo } = saving.history
   const waiting = saving.status.kind !== 'saved'
   useEffect(() => {

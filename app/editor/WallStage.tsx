@@ -13,7 +13,7 @@ import { findingText, layoutTitle, uprightWords } from '~/messages'
 import { Fractions } from '~/ui/Fractions'
 import { narrow, space, type } from '~/ui/theme'
 import { GapHandle, HeightHandle } from './StageHandles'
-import { useWallEditor } from './WallEditor'
+import { usePreview, useWallEditor } from './WallEditor'
 
 const Stage = styled.div<{ $height: string }>`
   position: relative;
@@ -57,8 +57,8 @@ const Pencil = styled.p`
 
 const FIRST_SIZE = { width: 900, height: 540 }
 /** Room for the rods; a phone has less to give. */
-const MARGINS = { left: 112, right: 22, top: 20, bottom: 122 }
-const SLIM_MARGINS = { left: 92, right: 8, top: 16, bottom: 120 }
+const MARGINS = { left: 112, right: 22, top: 20, bottom: 130 }
+const SLIM_MARGINS = { left: 92, right: 8, top: 16, bottom: 128 }
 const SLIM_BELOW = 520
 
 const EDGE_WORDS: Readonly<Record<Edge, string>> = { near: 'near edge', center: 'centre', far: 'far edge' }
@@ -86,7 +86,8 @@ export function WallStage({
   deviation = false,
   over,
 }: WallStageProps) {
-  const { plan, preview, workpiece, selected, select, wording, unread } = useWallEditor()
+  const preview = usePreview()
+  const { plan, workpiece, selected, select, wording, unread } = useWallEditor()
   const { survey } = workpiece.wall
   const { tape, units } = workpiece.settings
   const box = useRef<HTMLDivElement>(null)

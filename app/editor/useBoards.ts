@@ -73,20 +73,22 @@ export function useBoards(cutList: readonly CutRow[], settings: Settings): Board
     }
   }, [key, requests, stopped])
 
-  const materials = requests.map((request, i): MaterialBoards => {
-    const proven = proof.key === key ? proof.results[i] : null
-    const first = quick[i]
-    if (proven) return { request, result: proven, state: 'settled' }
-    if (!first) throw new Error(`no first plan for request ${i}`)
+  return useMemo(() => {
+    const materials = requests.map((request, i): MaterialBoards => {
+      const proven = proof.key === key ? proof.results[i] : null
+      const first = quick[i]
+      if (proven) return { request, result: proven, state: 'settled' }
+      if (!first) throw new Error(`no first plan for request ${i}`)
+      return {
+        request,
+        result: first,
+        state: first.ok ? (stopped === key ? 'stopped' : 'searching') : 'settled',
+      }
+    })
     return {
-      request,
-      result: first,
-      state: first.ok ? (stopped === key ? 'stopped' : 'searching') : 'settled',
+      materials,
+      searching: materials.some(({ state }) => state === 'searching'),
+      stop: () => setStopped(key),
     }
-  })
-  return {
-    materials,
-    searching: materials.some(({ state }) => state === 'searching'),
-    stop: () => setStopped(key),
-  }
+  }, [key, proof, quick, requests, stopped])
 }

@@ -1,3 +1,4 @@
+import { useMemo } from 'react'
 import { data, Outlet, type ShouldRevalidateFunctionArgs } from 'react-router'
 import type { Route } from './+types/wall'
 import { WallEditorProvider } from '~/editor/WallEditor'
@@ -25,7 +26,11 @@ export function shouldRevalidate({ currentParams, nextParams }: ShouldRevalidate
 export default function Wall({ loaderData }: Route.ComponentProps) {
   const { job, room, id, name, beside, ...saved } = loaderData
   return (
-    <WallEditorProvider key={id} identity={{ job, room, id, name, beside }} saved={saved}>
+    <WallEditorProvider
+      key={id}
+      identity={useMemo(() => ({ job, room, id, name, beside }), [job, room, id, name, beside])}
+      saved={saved}
+    >
       <Workbench>
         <Outlet />
       </Workbench>

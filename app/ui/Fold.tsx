@@ -1,4 +1,5 @@
 import { ChevronRight } from 'lucide-react'
+import { useState } from 'react'
 import { Button, Disclosure, DisclosurePanel, Heading } from 'react-aria-components'
 import { styled } from 'styled-components'
 import { space, touch, type } from './theme'
@@ -50,17 +51,23 @@ export interface FoldProps {
 
 /** A part of a side panel that opens and closes. */
 export function Fold({ title, aside, open = false, onToggle, children }: FoldProps) {
+  // what is folded away is not worked out
+  const [shown, setShown] = useState(open)
   return (
-    <Outer defaultExpanded={open} {...(onToggle ? { onExpandedChange: onToggle } : {})}>
+    <Outer
+      isExpanded={shown}
+      onExpandedChange={(next) => {
+        setShown(next)
+        onToggle?.(next)
+      }}
+    >
       <Heading level={2} style={{ margin: 0 }}>
         <Opener slot="trigger">
           <ChevronRight size={18} aria-hidden /> {title}
           {aside ? <small>{aside}</small> : null}
         </Opener>
       </Heading>
-      <DisclosurePanel>
-        <Body>{children}</Body>
-      </DisclosurePanel>
+      <DisclosurePanel>{shown ? <Body>{children}</Body> : null}</DisclosurePanel>
     </Outer>
   )
 }

@@ -1,8 +1,9 @@
-import { useMemo, useState } from 'react'
+import { memo, useMemo, useState } from 'react'
 import { Button as Pressable } from 'react-aria-components'
 import { styled } from 'styled-components'
 import type { Finding } from '~/core/findings/finding'
 import type { ProposalCard } from '~/core/judgement/cards'
+import type { Scene } from '~/core/scene/buildScene'
 import { fitFrame } from '~/drawing/view/frame'
 import { SCREEN } from '~/drawing/view/palette'
 import { SceneView } from '~/drawing/view/SceneView'
@@ -89,11 +90,22 @@ const Hit = styled.small`
 
 const SIZE = { width: 168, height: 60 }
 
+const NOTHING: ReadonlySet<string> = new Set()
+
+/** A proposal's drawing; it stays as it is while the wall is worked on. */
+const Thumbnail = memo(function Thumbnail({ scene }: { scene: Scene }) {
+  const frame = fitFrame(SIZE, scene, { left: 2, right: 2, top: 2, bottom: 2 })
+  return (
+    <svg viewBox={`0 0 ${SIZE.width} ${SIZE.height}`} aria-hidden="true">
+      <SceneView scene={scene} frame={frame} palette={SCREEN} selected={null} flagged={NOTHING} />
+    </svg>
+  )
+})
+
 function Proposed({ card, plates }: { card: ProposalCard; plates: number }) {
   const { workpiece, wording, edit, lookAt } = useWallEditor()
   const { survey, design } = workpiece.wall
   const { proposal, scene, pieces, boards } = card
-  const frame = fitFrame(SIZE, scene, { left: 2, right: 2, top: 2, bottom: 2 })
   const why = proposalWhy(proposal, survey, plates, design.pattern, wording)
   const Why = proposal.hits.length > 0 ? Hit : 'small'
   return (
@@ -105,9 +117,7 @@ function Proposed({ card, plates }: { card: ProposalCard; plates: number }) {
       onFocus={() => lookAt(proposal.edits)}
       onBlur={() => lookAt(null)}
     >
-      <svg viewBox={`0 0 ${SIZE.width} ${SIZE.height}`} aria-hidden="true">
-        <SceneView scene={scene} frame={frame} palette={SCREEN} selected={null} flagged={new Set()} />
-      </svg>
+      <Thumbnail scene={scene} />
       <b>
         <Fractions text={proposalTitle(proposal, design.pattern, wording)} />
       </b>

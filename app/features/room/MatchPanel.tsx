@@ -7,13 +7,16 @@ import { Button } from '~/ui/Button'
 import { Fractions } from '~/ui/Fractions'
 import { LengthField } from '~/ui/LengthField'
 import { Sheet, Soft } from '~/ui/page'
-import { space } from '~/ui/theme'
+import { narrow, space } from '~/ui/theme'
 import type { Room } from './useRoom'
 
 const Three = styled.div`
   display: grid;
   grid-template-columns: repeat(3, minmax(0, 1fr));
   gap: ${space.m};
+  ${narrow} {
+    grid-template-columns: minmax(0, 1fr);
+  }
 `
 
 /** One gap, or one width of box, for all walls of the room: the counts that make them differ least. */

@@ -29,6 +29,7 @@ const Header = styled.header`
 `
 const Page = styled.main`
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: ${space.l};
   padding: ${space.m} ${space.l} ${space.xl};
   ${narrow} {

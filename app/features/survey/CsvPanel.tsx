@@ -9,7 +9,7 @@ import { newEntryId } from './takeReading'
 
 /** Readings out to a file and in from one: all of them, or none and the reasons. */
 export function CsvPanel() {
-  const { identity, workpiece, edit, saving } = useWallEditor()
+  const { identity, workpiece, edit, saveNow } = useWallEditor()
   const { survey } = workpiece.wall
   const [problems, setProblems] = useState<readonly string[]>([])
   const path = `/jobs/${identity.job.id}/walls/${identity.id}/readings.csv`
@@ -21,7 +21,7 @@ export function CsvPanel() {
     if (!read.ok) return setProblems(read.issue.map((problem) => csvProblemText(problem, units)))
     setProblems([])
     edit([{ type: 'patchSurvey', patch: { readings: [...survey.readings, ...read.value] } }], 'done')
-    await saving.saveNow()
+    await saveNow()
   }
   return (
     <>

@@ -17,7 +17,7 @@ interface GripProps {
 
 /** Takes hold of one thing on the drawing and pushes it to its place; arrow keys move it tick by tick. */
 function ThingGrip({ thing, frame, picked, pick }: GripProps) {
-  const { workpiece, edit, saving } = useWallEditor()
+  const { workpiece, edit, saveNow } = useWallEditor()
   const { things } = workpiece.wall.survey
   const tick = tickOf(workpiece.settings.tape)
   const start = useRef({ left: 0, bottom: 0, x: 0, y: 0 })
@@ -44,7 +44,7 @@ function ThingGrip({ thing, frame, picked, pick }: GripProps) {
       from.y += deltaY
       put(from.left + from.x / frame.scale, from.bottom - from.y / frame.scale)
     },
-    onMoveEnd: () => void saving.saveNow(),
+    onMoveEnd: () => void saveNow(),
   })
   const { left, right, bottom, top } = boundsOf(outlineOf(thing))
   // small plates get a grip a finger can hit
