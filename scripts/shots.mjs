@@ -30,6 +30,19 @@ const PICTURES = [
     },
   },
   { name: 'layout-finding', wall: 'Window wall', stage: 'layout', size: DESK },
+  { name: 'room', link: 'All walls of Dining room together', size: DESK },
+  { name: 'grid', wall: 'Gallery wall', stage: 'layout', size: DESK },
+  { name: 'stair', wall: 'Stair wall', stage: 'layout', size: DESK, then: press('[data-strip="box-5"]') },
+  {
+    name: 'proposals',
+    wall: 'Window wall',
+    stage: 'layout',
+    size: DESK,
+    then: async (page) => {
+      await sleep(1200)
+      await page.getByRole('button', { name: 'What counts' }).click()
+    },
+  },
   { name: 'cut-not-ready', wall: 'Window wall', stage: 'cut', size: DESK },
   { name: 'devices', path: '/devices', size: DESK },
   { name: 'mark', wall: 'Bed wall', stage: 'mark', size: DESK, then: press('[data-rod-strip="batten-3"]') },
@@ -62,9 +75,10 @@ try {
       '--disable-background-networking',
     ],
   })
-  for (const { name, path, wall, stage, size, then } of PICTURES) {
+  for (const { name, path, link, wall, stage, size, then } of PICTURES) {
     const page = await browser.newPage({ viewport: size })
     await page.goto(`${BASE}${path ?? '/jobs/demo'}`, { waitUntil: 'networkidle' })
+    if (link) await page.getByRole('link', { name: link }).click()
     if (wall) {
       const href = await page.getByRole('link', { name: wall, exact: true }).getAttribute('href')
       await page.goto(`${BASE}${href.replace(/\w+$/, stage)}`, { waitUntil: 'networkidle' })

@@ -45,7 +45,7 @@ export function computePlan(workpiece: Workpiece): Plan {
     ...widthFindings(workpiece, layout),
     ...cornerFindings(workpiece, layout, pieces),
   ]
-  if (closing?.difference === 0)
+  if (closing?.difference === 0 && layout.spacingIssue === null)
     findings.push({
       stage: 'layout',
       severity: 'good',

@@ -3,6 +3,7 @@ import type { ThingKind } from '~/model'
 import type { FindingSays, WayOutSays } from '~/core/findings/finding'
 import { levelRuleName, readingName, thingName } from './surveyWords'
 import {
+  capital,
   count,
   heightRuleName,
   materialName,
@@ -17,10 +18,6 @@ import {
 function trimName(what: ThingKind | 'baseboard' | 'crown'): string {
   if (what === 'window' || what === 'door') return `${what}’s casing`
   return what === 'baseboard' || what === 'crown' ? what : thingName(what)
-}
-
-function cap(text: string): string {
-  return text.replace(/^./, (letter) => letter.toUpperCase())
 }
 
 function exact(length: number, wording: Wording): string {
@@ -81,16 +78,16 @@ export function findingText(says: FindingSays, w: Wording): string {
         part: ` One of its own readings is the suspect: read the ${thingName(says.kind)} again.`,
         none: ' Read each of them once more.',
       }[says.suspect ?? 'none']
-      return `${cap(thingName(says.kind))}: ${say(says.first, w)} ${before}, ${say(says.size, w)} itself and ${say(says.second, w)} ${after} make ${say(says.first + says.size + says.second, w)}, but the wall reads ${sayWithUnit(says.whole, w)}. ${say(Math.abs(says.difference), w)} ${says.difference > 0 ? 'is missing' : 'is too much'}.${blame}`
+      return `${capital(thingName(says.kind))}: ${say(says.first, w)} ${before}, ${say(says.size, w)} itself and ${say(says.second, w)} ${after} make ${say(says.first + says.size + says.second, w)}, but the wall reads ${sayWithUnit(says.whole, w)}. ${say(Math.abs(says.difference), w)} ${says.difference > 0 ? 'is missing' : 'is too much'}.${blame}`
     }
     case 'readOnce':
       return `The ${says.kind} was read at ${says.times === 0 ? 'no place yet' : 'one place only'}. Read it at two ${says.kind === 'width' ? 'heights' : 'places along the wall'} at least: walls are not true.`
     case 'thingReadOnce':
       return `The ${thingName(says.kind)} was measured from the left only. Measure it from the right as well, so that a slip shows.`
     case 'readingAbsurd':
-      return `${cap(readingName(says.kind, says.place, w))} reads ${sayWithUnit(says.value, w)}${says.expected > 0 ? `, with the wall at about ${say(says.expected, w)}` : ''}. That can’t be: check the unit and the digits, and read it again.`
+      return `${capital(readingName(says.kind, says.place, w))} reads ${sayWithUnit(says.value, w)}${says.expected > 0 ? `, with the wall at about ${say(says.expected, w)}` : ''}. That can’t be: check the unit and the digits, and read it again.`
     case 'rereadDiffers':
-      return `${cap(readingName(says.kind, says.place, w))} read ${say(says.before, w)} before and ${sayWithUnit(says.now, w)} now. The last one counts; a third would settle it.`
+      return `${capital(readingName(says.kind, says.place, w))} read ${say(says.before, w)} before and ${sayWithUnit(says.now, w)} now. The last one counts; a third would settle it.`
     case 'floorFalls':
       return `The floor falls ${sayWithUnit(says.fall, w)} along the wall. ${levelRuleName(says.rule)}: up to ${say(says.gap, w)} to caulk or scribe under the trim, and the rail ${says.outOfLevel < 1 ? 'level' : `${say(says.outOfLevel, w)} out of level`}.`
     case 'stripMeets':

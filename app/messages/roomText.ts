@@ -1,26 +1,26 @@
 import type { RoomCorner } from '~/core/layout/corners'
 import type { CornerTrouble, FittingStep, Joint, RoomWall } from '~/core/room/fittingOrder'
-import type { Match } from '~/core/room/matchWalls'
+import type { Match, MatchMember } from '~/core/room/matchWalls'
 import { say, sayWithUnit, type Wording } from './words'
 
-/** Long wall 7 × 31 1/4, Short wall 4 × 31 1/2: they differ by 1/4. */
+/** Long wall 7 of 31 1/4, Short wall 2 + 2 of 31 1/2: they differ by 1/4. Members of one name are told together. */
 export function matchText(
   match: Match,
   isBoxes: boolean,
-  nameOf: (id: string) => string,
+  nameOf: (member: MatchMember) => string,
   w: Wording,
 ): string {
-  const byWall = new Map<string, { counts: number[]; gap: number }>()
+  const byName = new Map<string, { counts: number[]; gap: number }>()
   for (const { member, strips, gap } of match.members) {
-    const known = byWall.get(member.wallId)
-    byWall.set(member.wallId, { counts: [...(known?.counts ?? []), isBoxes ? strips - 1 : strips], gap })
+    const name = nameOf(member)
+    const counts = [...(byName.get(name)?.counts ?? []), isBoxes ? strips - 1 : strips]
+    byName.set(name, { counts, gap })
   }
-  const walls = [...byWall].map(
-    ([id, { counts, gap }]) =>
-      `${nameOf(id)} ${counts.join(' + ')} ${isBoxes ? 'of' : 'with'} ${say(gap, w)}`,
+  const parts = [...byName].map(
+    ([name, { counts, gap }]) => `${name} ${counts.join(' + ')} ${isBoxes ? 'of' : 'with'} ${say(gap, w)}`,
   )
   const differ = match.spread < 2 ? 'all alike' : `they differ by ${sayWithUnit(match.spread, w)}`
-  return `${walls.join(', ')}: ${differ}`
+  return `${parts.join(', ')}: ${differ}`
 }
 
 /** 91° inside, read; or not read yet. */

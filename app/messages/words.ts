@@ -142,6 +142,11 @@ export function heightRuleName(rule: HeightRule): string {
   }
 }
 
+/** Batten, from batten. */
+export function capital(text: string): string {
+  return text.replace(/^./, (letter) => letter.toUpperCase())
+}
+
 /** 1 batten, 5 battens. */
 export function count(n: number, one: string, many = `${one}s`): string {
   return `${n} ${n === 1 ? one : many}`

@@ -183,8 +183,11 @@ export function spacingFindings(workpiece: Workpiece, layout: Layout): Finding[]
       },
     ]
   }
+  const narrow = layout.sections.flatMap(({ issue }): Finding[] =>
+    issue ? [{ stage: 'layout', severity: 'note', says: issue, stripIds: [], waysOut: [] }] : [],
+  )
   const { placement } = layout
-  if (!placement) return []
+  if (!placement || layout.pattern === 'boxes') return narrow
   return [
     ...sliver(placement, spacing, layout),
     ...centerMarks(placement, spacing, layout),

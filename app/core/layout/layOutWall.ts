@@ -3,6 +3,7 @@ import type { Design, Settings, Survey } from '~/model'
 import { type BoxLayout, layBoxes } from '../patterns/boxes'
 import { layGrid } from '../patterns/grid'
 import { type PatternInput, placeUprights } from '../patterns/uprights'
+import type { SpacingIssue } from '../spacing'
 import { obstaclesOf } from '../survey/obstacles'
 import { baseAt, wallLines } from '../survey/wallLines'
 import { wallShape } from '../survey/wallShape'
@@ -14,6 +15,13 @@ interface Laid {
   readonly uprights: readonly Upright[]
   readonly bands?: readonly Band[]
   readonly frames?: BoxLayout['frames']
+}
+
+/** The first issue; a stretch too narrow for a box is none while others have theirs. */
+function issueOf(sections: readonly SectionPlace[]): SpacingIssue | null {
+  const some = sections.some(({ placement }) => placement !== null)
+  const found = sections.find(({ issue }) => issue && !(some && issue.code === 'noRoomForBoxes'))
+  return found?.issue ?? null
 }
 
 /** Whether uprights run through: asked for, or on a wall longer than the boards, where rails would be joined. */
@@ -79,7 +87,7 @@ export function layOut(survey: Survey, design: Design, settings: Settings): Layo
     frames: laid.frames ?? [],
     sections: laid.sections,
     placement: laid.sections.length === 1 ? (only?.placement ?? null) : null,
-    spacingIssue: laid.sections.find(({ issue }) => issue)?.issue ?? null,
+    spacingIssue: issueOf(laid.sections),
     uprightsThrough: uprightsThrough(
       design,
       settings,

@@ -53,10 +53,10 @@ export function closingSum(placement: Placement): ClosingSum {
 
 /** Adds up a wall: its one section, or all sections of its lowest row and the openings between them. */
 export function closingOf(layout: Layout): ClosingSum | null {
-  const row = layout.sections.filter((section) => section.row === 0)
+  const row = layout.sections.filter(({ row: of, placement }) => of === 0 && placement !== null)
   const sums = row.flatMap(({ placement }) => (placement ? [closingSum(placement)] : []))
   const [only] = sums
-  if (!only || row.some(({ placement }) => !placement)) return null
+  if (!only) return null
   const wall = subtractLengths(layout.right, layout.left)
   const open: number[] = []
   let reached: number = layout.left

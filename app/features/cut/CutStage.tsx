@@ -9,6 +9,7 @@ import { Column, Heading, Side, Split } from '~/editor/Workbench'
 import { PiecePicture } from '~/drawing/view/PiecePicture'
 import {
   batchText,
+  capital,
   count,
   endCutName,
   fixingText,
@@ -32,8 +33,8 @@ function rowNames(pieces: readonly { stripId: string; id: string; number: number
   const last = pieces[pieces.length - 1]
   if (!first || !last) return ''
   const inRow = pieces.every(({ number }, i) => number === first.number + i)
-  if (pieces.length > 2 && inRow && first.stripId.startsWith('batten-'))
-    return `Battens ${first.number} to ${last.number}`
+  const kind = /^(batten|slat|stile)-/.exec(first.stripId)?.[1]
+  if (pieces.length > 2 && inRow && kind) return `${capital(kind)}s ${first.number} to ${last.number}`
   return pieces.map(pieceName).join(', ')
 }
 

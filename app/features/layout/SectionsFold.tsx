@@ -1,8 +1,10 @@
 import { withCount } from '~/core/edits/sectionCount'
+import { wishOf } from '~/core/judgement/candidates'
+import { matchEdits, matchGaps, matchMembers } from '~/core/room/matchWalls'
 import { EditLengthWord } from '~/editor/EditLength'
 import { useWallEditor } from '~/editor/WallEditor'
 import { ZERO } from '~/length'
-import { count, say, sectionName, uprightWords } from '~/messages'
+import { capital, count, matchText, say, sectionName, uprightWords } from '~/messages'
 import type { Design } from '~/model'
 import { Button } from '~/ui/Button'
 import { Choice } from '~/ui/Choice'
@@ -11,6 +13,7 @@ import { Fractions } from '~/ui/Fractions'
 import { Row } from '~/ui/page'
 import { Sentence } from '~/ui/Sentence'
 import { Table } from '~/ui/Table'
+import { EditButton } from './EditButton'
 import { CountWord } from './CountWord'
 
 /** Some count was picked by hand, so that the wish no longer decides it. */
@@ -26,6 +29,31 @@ function unpicked({ boxes, spacing }: Design): Partial<Design> {
     boxes: { ...boxes, count: null },
     spacing: spacing.school === 'nearWish' ? { ...spacing, strips: null } : spacing,
   }
+}
+
+/** One gap for the sections of this wall: the counts that make them differ least. */
+function MatchedSections() {
+  const { workpiece, plan, wording } = useWallEditor()
+  const { survey, design } = workpiece.wall
+  const walls = [{ id: 'here', workpiece }]
+  const wish = wishOf(design, plan.layout)
+  const members = matchMembers(walls, wish)
+  if (members.length < 2) return null
+  const nameOf = ({ sectionId }: { sectionId: string }) => {
+    const section = plan.layout.sections.find(({ id }) => id === sectionId)
+    return section ? sectionName(section, survey) : sectionId
+  }
+  return (
+    <ul aria-label="Matched sections" style={{ display: 'grid', gap: 6 }}>
+      {matchGaps(members, wish.wish, 3).map((match) => (
+        <li key={match.members.map(({ strips }) => strips).join(' ')}>
+          <EditButton edits={matchEdits(walls, match).get('here') ?? []} wide>
+            <Fractions text={capital(matchText(match, design.pattern === 'boxes', nameOf, wording))} />
+          </EditButton>
+        </li>
+      ))}
+    </ul>
+  )
 }
 
 /** The parts the wall is laid out in, each with its count and gap, and how much of the wall is covered. */
@@ -87,6 +115,7 @@ export function SectionsFold() {
           </tbody>
         </Table>
       ) : null}
+      <MatchedSections />
       {isPicked(design) ? (
         <Row>
           <Button onPress={() => patch(unpicked(design))}>Let the wish decide again</Button>

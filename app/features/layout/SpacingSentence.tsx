@@ -3,7 +3,7 @@ import { inches, ZERO } from '~/length'
 import type { Measure, Spacing } from '~/model'
 import { EditLengthWord } from '~/editor/EditLength'
 import { useWallEditor } from '~/editor/WallEditor'
-import { count, materialName, thingName, uprightWords } from '~/messages'
+import { capital, count, materialName, thingName, uprightWords } from '~/messages'
 import { Choice } from '~/ui/Choice'
 import { Sentence } from '~/ui/Sentence'
 import { changeSchool } from './changeSchool'
@@ -64,7 +64,7 @@ export function SpacingSentence() {
   const { design, survey } = workpiece.wall
   const { spacing } = design
   const { one, many } = uprightWords(design.pattern)
-  const Many = many.replace(/^./, (letter) => letter.toUpperCase())
+  const Many = capital(many)
   const { placement, battenMaterial, lines } = plan.layout
   const gapNow =
     placement?.gaps[0] ??

@@ -5,7 +5,7 @@ import { useWallEditor } from '~/editor/WallEditor'
 import { WallStage } from '~/editor/WallStage'
 import { Drawn, Heading, Side, Split } from '~/editor/Workbench'
 import { formatExact, type TapeReading } from '~/length'
-import { heightMarkName, say, sayWithUnit } from '~/messages'
+import { capital, heightMarkName, say, sayWithUnit, stripName, uprightWords } from '~/messages'
 import { Fractions } from '~/ui/Fractions'
 import { MarkWalk } from './MarkWalk'
 import { Row, Soft } from '~/ui/page'
@@ -40,7 +40,7 @@ function MarksTable({ datum, edge }: { datum: Datum; edge: Edge }) {
       <caption>From the {datum} corner, every mark from the same hook.</caption>
       <thead>
         <tr>
-          <th scope="col">Batten</th>
+          <th scope="col">{capital(uprightWords(plan.layout.pattern).one)}</th>
           <th scope="col">Mark</th>
           <th scope="col">Exact</th>
         </tr>
@@ -55,7 +55,7 @@ function MarksTable({ datum, edge }: { datum: Datum; edge: Edge }) {
             onClick={() => select(mark.stripId)}
           >
             <th scope="row">
-              <RowButton onPress={() => select(mark.stripId)} aria-label={`Batten ${mark.number}`}>
+              <RowButton onPress={() => select(mark.stripId)} aria-label={stripName(mark.stripId)}>
                 {mark.number}
               </RowButton>
             </th>
@@ -79,6 +79,7 @@ export function MarkStage() {
   const [edge, setEdge] = useState<Edge>('near')
   const { tape } = workpiece.settings
   const spacer = spacerBlock(plan.layout, datum, tape)
+  const { one } = uprightWords(plan.layout.pattern)
   return (
     <Split>
       <Drawn>
@@ -120,12 +121,12 @@ export function MarkStage() {
               </p>
               {spacer.checks.length > 0 ? (
                 <Soft as="div">
-                  Blocks add up their error, marks do not. Check the near edge of every third batten before
-                  you nail:
+                  Blocks add up their error, marks do not. Check the near edge of every third {one} before you
+                  nail:
                   <ul>
                     {spacer.checks.map(({ stripId, number, near }) => (
                       <li key={stripId}>
-                        batten {number} at <Fractions text={sayWithUnit(near.tick, wording)} />
+                        {one} {number} at <Fractions text={sayWithUnit(near.tick, wording)} />
                       </li>
                     ))}
                   </ul>

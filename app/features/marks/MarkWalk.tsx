@@ -2,7 +2,7 @@ import { ChevronLeft, ChevronRight } from 'lucide-react'
 import { styled } from 'styled-components'
 import { type Datum, type Edge, runningMarks, spacerBlock } from '~/core/marks/runningMarks'
 import { useWallEditor } from '~/editor/WallEditor'
-import { say } from '~/messages'
+import { say, stripName } from '~/messages'
 import { Button } from '~/ui/Button'
 import { Fractions } from '~/ui/Fractions'
 import { narrow, space, type } from '~/ui/theme'
@@ -73,7 +73,7 @@ export function MarkWalk({ datum, edge }: { datum: Datum; edge: Edge }) {
         {at + 1} of {marks.length}, from the {datum} corner
       </Soft>
       <Soft>
-        Draw the <b>{EDGE_WORDS[edge]}</b> of <b>batten {mark.number}</b> at
+        Draw the <b>{EDGE_WORDS[edge]}</b> of <b>{stripName(mark.stripId).toLowerCase()}</b> at
       </Soft>
       <Huge data-testid="huge-mark">
         <Fractions text={say(mark[edge].tick, wording)} />

@@ -79,7 +79,7 @@ export function MatchPanel({ room, wording }: { room: Room; wording: Wording }) 
                   onFocus={() => room.lookAt(edits)}
                   onBlur={() => room.lookAt(null)}
                 >
-                  <Fractions text={matchText(match, isBoxes, nameOf, wording)} />
+                  <Fractions text={matchText(match, isBoxes, ({ wallId }) => nameOf(wallId), wording)} />
                 </Button>
               </li>
             )
