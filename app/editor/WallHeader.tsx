@@ -4,23 +4,11 @@ import { Link } from 'react-router'
 import { styled } from 'styled-components'
 import { Button } from '~/ui/Button'
 import { Logo } from '~/ui/Logo'
-import { narrow, space, type } from '~/ui/theme'
+import { PageHeader, Trail } from '~/ui/PageHeader'
+import { space, type } from '~/ui/theme'
 import { JobSettings } from './JobSettings'
 import { useSavingOfWall, useWallEditor } from './WallEditor'
 
-const Header = styled.header`
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: ${space.xs} ${space.l};
-  min-height: 52px;
-  padding: ${space.xs} ${space.l};
-  background: var(--paper);
-  border-bottom: 1px solid var(--line);
-  ${narrow} {
-    padding: ${space.xs} ${space.m};
-  }
-`
 const Home = styled(Link)`
   display: inline-flex;
   align-items: center;
@@ -30,16 +18,6 @@ const Home = styled(Link)`
   font-weight: 750;
   color: var(--ink);
   text-decoration: none;
-`
-const Trail = styled.nav`
-  flex: 1 1 200px;
-  color: var(--ink-soft);
-  & a {
-    color: inherit;
-  }
-  & strong {
-    color: var(--ink);
-  }
 `
 const Tools = styled.div`
   display: flex;
@@ -117,7 +95,7 @@ export function WallHeader() {
     return () => window.removeEventListener('keydown', onKey)
   }, [saving])
   return (
-    <Header>
+    <PageHeader>
       <Home to="/" aria-label="Regla, all jobs">
         <Logo /> Regla
       </Home>
@@ -147,6 +125,6 @@ export function WallHeader() {
         <StatusWord />
       </Tools>
       <Trouble />
-    </Header>
+    </PageHeader>
   )
 }

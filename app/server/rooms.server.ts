@@ -4,15 +4,8 @@ import { materialsOf } from '~/core/files/readJobFile'
 import { type Settings, storedSettings, storedWallDocument, type WallDocument } from '~/model'
 import type { Database } from './db/database.server'
 import { jobs, rooms, walls } from './db/schema.server'
-import {
-  type History,
-  historyOf,
-  nextChange,
-  readDocument,
-  redoNext,
-  undoNewest,
-  writeDocument,
-} from './documents.server'
+import { type History, historyOf, nextChange, readDocument, writeDocument } from './documents.server'
+import { stepDocuments, stepRefusal } from './steps.server'
 import { wallsWithoutMaterial } from './walls.server'
 
 interface RoomIds {
@@ -107,33 +100,20 @@ export type RoomAnswer =
   | { readonly kind: 'saved' | 'conflict'; readonly state: RoomState }
   | { readonly kind: 'refused'; readonly problems: readonly string[] }
 
-class StepRefused extends Error {
-  constructor(readonly wallNames: readonly string[]) {
-    super('a material is in use')
-  }
-}
-
 /** Steps the room's walls back or forward by one change, unless that takes away a material in use. */
 function stepRoom(
   db: Database,
   { id, jobId, settingsId }: { id: string; jobId: string; settingsId: string },
   way: 'undo' | 'redo',
 ): RoomAnswer {
-  try {
-    return db.transaction((tx): RoomAnswer => {
-      const documents = rowsOf(tx, id).map(({ documentId }) => documentId)
-      if (way === 'undo') undoNewest(tx, documents)
-      else redoNext(tx, documents)
-      const state = stateOf(tx, id, settingsId)
-      const broken = wallsWithoutMaterial(tx, jobId, state.settings)
-      if (broken.length > 0) throw new StepRefused(broken)
-      return { kind: 'saved', state }
-    })
-  } catch (error) {
-    if (!(error instanceof StepRefused)) throw error
-    const names = error.wallNames.join(', ')
-    return { kind: 'refused', problems: [`That step takes away a material that is in use on: ${names}.`] }
-  }
+  const outcome = stepDocuments(
+    db,
+    rowsOf(db, id).map(({ documentId }) => documentId),
+    way,
+    (tx) => stateOf(tx, id, settingsId),
+    (tx, settings) => wallsWithoutMaterial(tx, jobId, settings),
+  )
+  return outcome.kind === 'saved' ? outcome : { kind: 'refused', problems: [stepRefusal(outcome.wallNames)] }
 }
 
 /** Saves several walls of a room as one change, or steps back or forward by one. Null when there is no such room. */

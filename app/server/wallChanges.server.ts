@@ -4,6 +4,7 @@ import type { Result } from '~/length'
 import { fail, ok } from '~/length'
 import { storedSettings, storedWallDocument } from '~/model'
 import type { Database } from './db/database.server'
+import { stepRefusal } from './steps.server'
 import { saveWall, stepWall, type WallState } from './walls.server'
 
 const revision = z.number().int().positive()
@@ -41,8 +42,7 @@ export function changeWall(
     const outcome = stepWall(db, ids, request.intent)
     if (!outcome) return fail(null)
     if (outcome.kind === 'saved') return ok(outcome)
-    const names = outcome.wallNames.join(', ')
-    return ok({ kind: 'refused', problems: [`That step takes away a material that is in use on: ${names}.`] })
+    return ok({ kind: 'refused', problems: [stepRefusal(outcome.wallNames)] })
   }
   const known = new Set(request.settings.materials.map(({ id }) => id))
   const missing = materialsOf(request.wall.design).filter(({ material }) => !known.has(material))

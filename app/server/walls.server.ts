@@ -16,11 +16,10 @@ import {
   historyOf,
   nextChange,
   readDocument,
-  redoNext,
-  undoNewest,
   writeDocument,
 } from './documents.server'
 import { newId } from './ids.server'
+import { stepDocuments, type Stepped } from './steps.server'
 
 /** The two documents a wall page edits, with the revisions they were read at. */
 export interface WallState {
@@ -129,37 +128,21 @@ export function wallsWithoutMaterial(db: Database, jobId: string, settings: Sett
     .map(({ name }) => name)
 }
 
-export type StepOutcome =
-  | { readonly kind: 'saved'; readonly state: WallState }
-  | { readonly kind: 'inUse'; readonly wallNames: readonly string[] }
-
-class StepRefused extends Error {
-  constructor(readonly wallNames: readonly string[]) {
-    super('a material is in use')
-  }
-}
-
 /**
  * Steps the wall's and the job's documents back or forward by one change. Not done where it would take away a
  * material another wall is made of. Null when there is no such wall.
  */
-export function stepWall(db: Database, ids: WallIds, way: 'undo' | 'redo'): StepOutcome | null {
+export function stepWall(db: Database, ids: WallIds, way: 'undo' | 'redo'): Stepped<WallState> | null {
   const found = findWall(db, ids)
   if (!found) return null
-  try {
-    return db.transaction((tx) => {
-      const documents = [found.documentId, found.settingsId]
-      if (way === 'undo') undoNewest(tx, documents)
-      else redoNext(tx, documents)
-      const state = stateOf(tx, found.documentId, found.settingsId)
-      const broken = wallsWithoutMaterial(tx, found.jobId, state.settings)
-      if (broken.length > 0) throw new StepRefused(broken)
-      return { kind: 'saved' as const, state }
-    })
-  } catch (error) {
-    if (error instanceof StepRefused) return { kind: 'inUse', wallNames: error.wallNames }
-    throw error
-  }
+  const { documentId, settingsId, jobId } = found
+  return stepDocuments(
+    db,
+    [documentId, settingsId],
+    way,
+    (tx) => stateOf(tx, documentId, settingsId),
+    (tx, settings) => wallsWithoutMaterial(tx, jobId, settings),
+  )
 }
 
 function nextPosition(db: Database, roomId: string): number {

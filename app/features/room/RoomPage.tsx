@@ -7,6 +7,7 @@ import { roomLayoutEdits } from '~/core/room/sameLayout'
 import type { Wording } from '~/messages'
 import { Button } from '~/ui/Button'
 import { Logo } from '~/ui/Logo'
+import { PageHeader, Trail } from '~/ui/PageHeader'
 import { Alert, Row, Soft, Spread } from '~/ui/page'
 import { narrow, space } from '~/ui/theme'
 import { CornersPanel } from './CornersPanel'
@@ -14,19 +15,6 @@ import { MatchPanel } from './MatchPanel'
 import { RoomWallView } from './RoomWallView'
 import { type RoomData, useRoom } from './useRoom'
 
-const Header = styled.header`
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: ${space.xs} ${space.l};
-  min-height: 52px;
-  padding: ${space.xs} ${space.l};
-  background: var(--paper);
-  border-bottom: 1px solid var(--line);
-  & a {
-    color: inherit;
-  }
-`
 const Page = styled.main`
   display: grid;
   grid-template-columns: minmax(0, 1fr);
@@ -74,13 +62,13 @@ export function RoomPage({ room: data }: { room: RoomData }) {
   const [first] = room.walls
   return (
     <>
-      <Header>
+      <PageHeader>
         <Link to="/" aria-label="Regla, all jobs">
           <Logo />
         </Link>
-        <nav aria-label="Where this room is" style={{ flex: '1 1 200px' }}>
+        <Trail aria-label="Where this room is">
           <Link to={`/jobs/${data.job.id}`}>{data.job.name}</Link> / <strong>{data.name}</strong>
-        </nav>
+        </Trail>
         <Row>
           <Button
             $kind="quiet"
@@ -102,7 +90,7 @@ export function RoomPage({ room: data }: { room: RoomData }) {
             {{ saved: '✓ saved', saving: 'saving…', failed: 'not saved' }[room.status.kind]}
           </span>
         </Row>
-      </Header>
+      </PageHeader>
       <Page>
         <Spread>
           <h1>{data.name}, wall by wall</h1>

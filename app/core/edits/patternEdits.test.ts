@@ -1,0 +1,121 @@
+import { inches, nanometers } from '~/length'
+import { PATTERNS, startingSettings } from '~/model'
+import { keptBase, wallOf } from '../../../tests/namedWalls'
+import { computePlan } from '../computePlan'
+import { applyEdit, applyEdits } from './applyEdit'
+import { choosePattern, newRail } from './choosePattern'
+import { withCount } from './sectionCount'
+
+describe('choosing a pattern', () => {
+  test('what a job lacks is added with its usual boards; what it has is left alone', () => {
+    const { wall, settings } = wallOf()
+    const bare = {
+      wall,
+      settings: {
+        ...settings,
+        materials: settings.materials.slice(0, 3),
+        shop: { ...settings.shop, offers: [] },
+      },
+    }
+    const edits = choosePattern(bare, 'boxes')
+    const added = edits.flatMap((edit) => (edit.type === 'addMaterial' ? [edit.material.id] : []))
+    expect(added).toEqual(['chair-rail', 'panel-moulding'])
+    const after = applyEdits(bare, edits)
+    expect(after.settings.shop.offers.some(({ material }) => material === 'panel-moulding')).toBe(true)
+    const full = { wall, settings: startingSettings('inches', '1/16') }
+    expect(choosePattern(full, 'boxes').every(({ type }) => type === 'patchDesign')).toBe(true)
+  })
+
+  test('turning through all patterns and back keeps what belongs to each alone', () => {
+    let workpiece = wallOf({ baseboard: keptBase(4) }, { rows: [2, 1], border: 'miter' })
+    workpiece = applyEdits(workpiece, [
+      { type: 'patchDesign', patch: { boxes: { ...workpiece.wall.design.boxes, margin: inches(3.25) } } },
+    ])
+    for (const pattern of PATTERNS) workpiece = applyEdits(workpiece, choosePattern(workpiece, pattern))
+    expect(workpiece.wall.design.boxes.margin).toBe(inches(3.25))
+    expect(workpiece.wall.design.border).toBe('miter')
+    for (const pattern of PATTERNS) {
+      const { design } = applyEdits(workpiece, choosePattern(workpiece, pattern)).wall
+      expect(design.pattern).toBe(pattern)
+      // the baseboard stays, so nothing takes its place
+      expect(design.foot.kind).toBe('baseboard')
+    }
+  })
+
+  test('a second rail of a use gets a number of its own', () => {
+    let workpiece = wallOf()
+    for (let i = 0; i < 3; i++) workpiece = applyEdits(workpiece, newRail(workpiece, 'shelf'))
+    workpiece = applyEdits(workpiece, newRail(workpiece, 'chairRail'))
+    expect(workpiece.wall.design.rails.map(({ id }) => id)).toEqual([
+      'shelf-1',
+      'shelf-2',
+      'shelf-3',
+      'chairRail-1',
+    ])
+  })
+})
+
+describe('a count picked by hand', () => {
+  test('goes to the wall where it is one section, to the section where there are several', () => {
+    const { design } = wallOf().wall
+    expect(withCount(design, 'all', 9)).toMatchObject({ spacing: { school: 'nearWish', strips: 9 } })
+    expect(withCount({ ...design, spacing: { school: 'centerMarks', bays: 4 } }, 'all', 9)).toMatchObject({
+      spacing: { school: 'equalByCount', strips: 9 },
+    })
+    expect(withCount({ ...design, pattern: 'boxes' }, 'all', 6)).toMatchObject({ boxes: { count: 6 } })
+    expect(withCount(design, 'after-door', 3)).toEqual({
+      sectionOwn: { 'after-door': { strips: 3, shift: nanometers(0) } },
+    })
+  })
+
+  test('a box pulled to a width becomes the wish, and its limits give way', () => {
+    const workpiece = wallOf({}, { pattern: 'boxes' })
+    const wide = applyEdit(workpiece, { type: 'setGap', gap: inches(70) }).wall.design.boxes
+    expect(wide).toMatchObject({ wish: inches(70), most: inches(70), count: null })
+    const narrow = applyEdit(workpiece, { type: 'setGap', gap: inches(9) }).wall.design.boxes
+    expect(narrow).toMatchObject({ wish: inches(9), least: inches(9) })
+  })
+})
+
+describe('horizontals of their own', () => {
+  test('a shelf laid flat shows its thickness, on edge its width; uprights run up to the rail, not past it', () => {
+    const rail = {
+      id: 'shelf-1',
+      use: 'shelf',
+      material: 'pine-1x6',
+      top: { rule: 'typed', value: inches(80) },
+    } as const
+    const faceOf = (lay: 'flat' | 'edge') => {
+      const { bands } = computePlan(wallOf({}, { rails: [{ ...rail, lay }] })).layout
+      const shelf = bands.find(({ id }) => id === 'shelf-1')
+      return (shelf?.top ?? 0) - (shelf?.bottom ?? 0)
+    }
+    expect(faceOf('flat')).toBe(inches(0.75))
+    expect(faceOf('edge')).toBe(inches(5.5))
+  })
+
+  test('a mid rail runs through between the battens, or lands on them', () => {
+    const rails = [
+      { id: 'rail-1', use: 'rail', material: 'pine-1x4', lay: 'edge', top: { rule: 'half' } } as const,
+    ]
+    const counted = (through: 'uprights' | 'rails') => {
+      const { pieces } = computePlan(wallOf({}, { rails, through }))
+      return {
+        rails: pieces.filter(({ stripId }) => stripId === 'rail-1').length,
+        battens: pieces.filter(({ role }) => role === 'batten').length,
+      }
+    }
+    const battens = computePlan(wallOf()).layout.uprights.length
+    expect(counted('rails')).toEqual({ rails: 1, battens: battens * 2 })
+    expect(counted('uprights')).toEqual({ rails: battens + 1, battens })
+  })
+
+  test('part of a wall: everything stays within it, and the rest is bare', () => {
+    const extent = { left: inches(20), right: inches(90) }
+    const { pieces, layout } = computePlan(wallOf({}, { extent, topRail: { material: 'pine-1x4' } }))
+    const xs = pieces.flatMap(({ polygon }) => polygon.map(({ x }) => x))
+    expect(Math.min(...xs)).toBe(inches(20))
+    expect(Math.max(...xs)).toBe(inches(90))
+    expect(layout.placement?.span).toBe(inches(70))
+  })
+})
