@@ -46,6 +46,36 @@ const sixty: Workpiece = {
 }
 await measure('whole plan without boards, 60 battens', 400, () => computePlan(sixty))
 
+// a floor that falls under a low wainscot: every batten has its own length
+const falling: Workpiece = {
+  wall: {
+    survey: {
+      ...blankSurvey(),
+      width: inches(400),
+      readings: [
+        {
+          id: 'fall',
+          kind: 'floorFall',
+          place: inches(400),
+          value: inches(3),
+          method: 'laser',
+          takenAt: '2026-10-05T08:10:00Z',
+        },
+      ],
+    },
+    design: {
+      ...startingDesign(),
+      foot: { kind: 'floor' },
+      topRail: null,
+      height: { rule: 'typed', value: inches(21) },
+      spacing: { school: 'equalByCount', strips: 35, ends: 'gap' },
+    },
+  },
+  settings,
+}
+const lengths = boardRequests(computePlan(falling).cutList, settings)
+await measure('first board plan, 35 battens of 35 lengths', 20, () => lengths.map(planBoardsQuickly))
+
 // the full limits of the search: 24 ft, ten plates, every end condition, shifts of 3 in, bays that may differ by 1 in
 const plates = Array.from({ length: 10 }, (_, i) => ({
   id: `outlet-${i}`,

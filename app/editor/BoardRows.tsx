@@ -127,7 +127,7 @@ export function BoardRows({ plan }: { plan: BoardPlan }) {
             {board.pieces.map(({ pieceId, label, from, length }) => (
               <span key={pieceId} style={{ left: `${((from + length / 2) / longest) * 100}%` }}>
                 <Fractions
-                  text={length / longest > 0.13 ? `${label} ${formatLength(length, format)}` : label}
+                  text={length / longest > 0.19 ? `${label} ${formatLength(length, format)}` : label}
                 />
               </span>
             ))}

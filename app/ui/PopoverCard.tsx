@@ -11,6 +11,7 @@ export const PopoverCard = styled(Popover)<{ $wide?: boolean }>`
   border-radius: 8px;
   box-shadow: 0 8px 28px rgb(0 0 0 / 0.22);
   padding: ${space.l};
+  overflow-y: auto;
 `
 
 /** The card's fields, one under the other. */

@@ -46,6 +46,28 @@ function meetingThickness({ pattern, battenMaterial, bands }: Layout): Length {
   return nearestNanometer(Math.max(0, ...bands.map(({ material }) => material.thickness)))
 }
 
+/** What uprights can do at a baseboard that is thinner than they are; a grid has its border there. */
+function onBase({ settings }: Workpiece, railMaterial: string): WayOut[] {
+  return [
+    { says: { code: 'backBevel' }, edits: [{ type: 'patchDesign', patch: { proud: 'backBevel' } }] },
+    {
+      says: { code: 'ledger' },
+      edits: [
+        { type: 'addMaterial', material: QUARTER_ROUND },
+        ...usualOffers(QUARTER_ROUND.id, settings.units).map((offer) => ({
+          type: 'setOffer' as const,
+          offer,
+        })),
+        { type: 'patchDesign', patch: { proud: 'ledger' } },
+      ],
+    },
+    {
+      says: { code: 'addBottomRail' },
+      edits: [{ type: 'patchDesign', patch: { foot: { kind: 'rail', material: railMaterial } } }],
+    },
+  ]
+}
+
 /** Battens thicker than the trim they stand on or end at, with the ways out of it. */
 export function proudFindings(workpiece: Workpiece, layout: Layout, plans: readonly StripPlan[]): Finding[] {
   const { wall, settings } = workpiece
@@ -81,22 +103,7 @@ export function proudFindings(workpiece: Workpiece, layout: Layout, plans: reado
       stripIds: layout.uprights.map(({ id }) => id).slice(0, 1),
       waysOut: [
         ...thinner(base.thickness),
-        { says: { code: 'backBevel' }, edits: [{ type: 'patchDesign', patch: { proud: 'backBevel' } }] },
-        {
-          says: { code: 'ledger' },
-          edits: [
-            { type: 'addMaterial', material: QUARTER_ROUND },
-            ...usualOffers(QUARTER_ROUND.id, settings.units).map((offer) => ({
-              type: 'setOffer' as const,
-              offer,
-            })),
-            { type: 'patchDesign', patch: { proud: 'ledger' } },
-          ],
-        },
-        {
-          says: { code: 'addBottomRail' },
-          edits: [{ type: 'patchDesign', patch: { foot: { kind: 'rail', material: railMaterial } } }],
-        },
+        ...(layout.pattern === 'grid' ? [] : onBase(workpiece, railMaterial)),
         {
           says: { code: 'swapBase', thickness },
           edits: [{ type: 'patchSurvey', patch: { baseboard: { ...base, thickness } } }],
@@ -105,7 +112,13 @@ export function proudFindings(workpiece: Workpiece, layout: Layout, plans: reado
           says: { code: 'removeBase' },
           edits: [
             { type: 'patchSurvey', patch: { baseboard: { ...base, fate: 'remove' } } },
-            { type: 'patchDesign', patch: { foot: { kind: 'rail', material: railMaterial } } },
+            {
+              type: 'patchDesign',
+              patch: {
+                foot:
+                  layout.pattern === 'grid' ? { kind: 'floor' } : { kind: 'rail', material: railMaterial },
+              },
+            },
           ],
         },
       ],

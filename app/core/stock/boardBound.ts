@@ -24,15 +24,19 @@ function patternColumn(room: number, counts: readonly number[], cost: number, ro
 
 /**
  * Turns duals into a cut: item values rounded down to whole numbers, each board worth the most valuable
- * filling it can hold. Valid for any values at all.
+ * filling it can hold. Valid for any values at all, and weaker where the search of a filling is cut short.
  */
-export function cutFromDuals(problem: CuttingProblem, duals: readonly number[]): MixCut | null {
+export function cutFromDuals(
+  problem: CuttingProblem,
+  duals: readonly number[],
+  mostNodes?: number,
+): MixCut | null {
   const top = Math.max(...problem.sizes.map((_, i) => duals[i] ?? 0))
   if (!(top > 0)) return null
   const values = problem.sizes.map((_, i) => Math.max(0, Math.floor(((duals[i] ?? 0) / top) * SCALE)))
   return {
     worth: problem.rooms.map((room) =>
-      Math.floor(fillRoom(problem.sizes, values, problem.demands, room).atMost + EPS),
+      Math.floor(fillRoom(problem.sizes, values, problem.demands, room, mostNodes).atMost + EPS),
     ),
     needed: values.reduce((sum, value, i) => sum + value * (problem.demands[i] ?? 0), 0),
   }

@@ -38,6 +38,9 @@ export function firstFitDecreasing(problem: CuttingProblem, room: number): CutPa
   return open.map(({ counts }) => ({ room, counts }))
 }
 
+/** A rule of thumb has no need of the very best filling of each board; this keeps a first plan within a moment. */
+const NODES_A_BOARD = 2_000
+
 /** Board by board: the board and filling that cost least per length of piece placed, over all offers. */
 function cheapestFilling(problem: CuttingProblem, mustTakeLongest: boolean): CutPattern[] {
   const left = [...problem.demands]
@@ -50,7 +53,7 @@ function cheapestFilling(problem: CuttingProblem, mustTakeLongest: boolean): Cut
       const size = problem.sizes[longest] ?? 0
       if (seed === 1 && size > room) return []
       const rest = left.with(longest, (left[longest] ?? 0) - seed)
-      const { counts } = fillRoom(problem.sizes, problem.sizes, rest, room - seed * size)
+      const { counts } = fillRoom(problem.sizes, problem.sizes, rest, room - seed * size, NODES_A_BOARD)
       const all = counts.with(longest, (counts[longest] ?? 0) + seed)
       const length = used(problem, all)
       return length > 0 ? [{ room: k, counts: all, rate: (problem.prices[k] ?? 0) / length }] : []

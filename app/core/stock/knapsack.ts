@@ -18,6 +18,7 @@ export function fillRoom(
   values: readonly number[],
   limits: readonly number[],
   room: number,
+  mostNodes = MOST_NODES,
 ): Filling {
   const order = sizes
     .map((size, i) => ({ i, size, value: values[i] ?? 0, limit: limits[i] ?? 0 }))
@@ -47,7 +48,7 @@ export function fillRoom(
       best.counts = [...counts]
     }
     const item = order[k]
-    if (!item || nodes > MOST_NODES) return
+    if (!item || nodes > mostNodes) return
     nodes++
     if (value + bound(k, left) <= best.value * (1 + 1e-12) + 1e-12) return
     for (let take = Math.min(item.limit, Math.floor(left / item.size)); take >= 0; take--) {
@@ -61,6 +62,6 @@ export function fillRoom(
   return {
     counts: best.counts,
     value: best.value,
-    atMost: nodes > MOST_NODES ? Math.max(best.value, bound(0, room)) : best.value,
+    atMost: nodes > mostNodes ? Math.max(best.value, bound(0, room)) : best.value,
   }
 }

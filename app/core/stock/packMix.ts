@@ -8,6 +8,9 @@ export interface CutPattern {
   readonly counts: readonly number[]
 }
 
+/** A rule of thumb has no need of the very best filling of each board. */
+const NODES_A_BOARD = 20_000
+
 /** Fills each board as full as it goes from what is left, boards in the given order. Null when some is left. */
 function fillEach(
   problem: CuttingProblem,
@@ -17,7 +20,7 @@ function fillEach(
   const left = [...demands]
   const patterns: CutPattern[] = []
   for (const room of boards) {
-    const { counts } = fillRoom(problem.sizes, problem.sizes, left, problem.rooms[room] ?? 0)
+    const { counts } = fillRoom(problem.sizes, problem.sizes, left, problem.rooms[room] ?? 0, NODES_A_BOARD)
     counts.forEach((count, i) => (left[i] = (left[i] ?? 0) - count))
     patterns.push({ room, counts })
   }

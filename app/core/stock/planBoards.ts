@@ -21,12 +21,23 @@ function boundBy(problem: CuttingProblem, cuts: readonly MixCut[]): number {
   return Math.max(0, ...cuts.map((cut) => costBound(problem, cut)))
 }
 
+/** Beyond so many different lengths the first bound is that of length alone: a better one takes a while. */
+const FEW_LENGTHS = 12
+const NODES_A_BOARD = 4_000
+
+/** Cuts that take but a moment; those of the linear relaxation only where there are few lengths. */
+function quickCuts(problem: CuttingProblem): MixCut[] {
+  if (problem.sizes.length <= FEW_LENGTHS) return basicCuts(problem)
+  const cut = cutFromDuals(problem, problem.sizes, NODES_A_BOARD)
+  return cut ? [cut] : []
+}
+
 /** A good plan with its bound, in a moment; proven only when the two meet and nothing smaller can tie. */
 export function planBoardsQuickly(request: BoardRequest): Result<BoardPlan, BoardIssue> {
   const issue = boardIssue(request)
   if (issue) return fail(issue)
   const problem = toProblem(request)
-  return ok(drawUp(request, problem, firstPlan(problem), false, boundBy(problem, basicCuts(problem))))
+  return ok(drawUp(request, problem, firstPlan(problem), false, boundBy(problem, quickCuts(problem))))
 }
 
 /** The search is given up beyond this many mixes; the best plan so far then stands with its bound. */

@@ -18,8 +18,6 @@ const Two = styled.div`
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(190px, 1fr));
   gap: ${space.m} ${space.l};
-  max-height: 62vh;
-  overflow-y: auto;
 `
 const Checks = styled(CheckboxGroup)`
   display: grid;
@@ -30,7 +28,7 @@ const Check = styled(Checkbox)`
   display: flex;
   align-items: center;
   gap: ${space.s};
-  min-height: 30px;
+  min-height: 26px;
   cursor: pointer;
   ${touch} {
     min-height: 48px;
