@@ -48,6 +48,8 @@ export function findingText(says: FindingSays, w: Wording): string {
       return `Strip ${says.strip} runs ${sayWithUnit(says.by, w)} into what comes next.`
     case 'rowsTooMany':
       return `The rails of ${count(says.rows, 'row')} need ${sayWithUnit(says.needed, w)}, and there are ${say(says.height, w)}.`
+    case 'boxesTooTight':
+      return `No box finds room: ${say(says.width, w)} by ${sayWithUnit(says.height, w)} less margins of ${say(says.margin, w)} on all sides.`
     case 'noRoomForBoxes':
       return `A stretch of ${sayWithUnit(says.width, w)} is too narrow for a box: it takes ${say(says.needed, w)} with its margins.`
     case 'topAboveHead':
@@ -114,6 +116,8 @@ export function wayOutText(says: WayOutSays, w: Wording): string {
       return `${count(says.strips, 'strip')}, gaps ${say(says.gap, w)}`
     case 'rows':
       return says.rows === 1 ? 'One row' : `${says.rows} rows`
+    case 'margin':
+      return `Margins of ${say(says.margin, w)}`
     case 'useMaterial':
       return `Use ${materialName(says.materialId, w)}`
     case 'centerOn':

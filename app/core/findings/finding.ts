@@ -97,6 +97,7 @@ export type WayOutSays =
   | { readonly code: 'useStrips'; readonly strips: number; readonly gap: number }
   | { readonly code: 'useMaterial'; readonly materialId: string }
   | { readonly code: 'rows'; readonly rows: number }
+  | { readonly code: 'margin'; readonly margin: Length }
   | { readonly code: 'centerOn'; readonly on: 'strip' | 'gap'; readonly end: Length }
   | { readonly code: 'gapIsClear'; readonly gap: Length }
   | { readonly code: 'lowerTo'; readonly height: Length }

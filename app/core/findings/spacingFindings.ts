@@ -1,4 +1,4 @@
-import { addLengths, type Length, nearestNanometer } from '~/length'
+import { addLengths, inches, type Length, nearestNanometer } from '~/length'
 import type { Ends, Spacing, Workpiece } from '~/model'
 import type { Layout } from '../layout/layout'
 import {
@@ -84,6 +84,20 @@ function waysOutOfIssue(issue: SpacingIssue, { wall, settings }: Workpiece, layo
       return evenWaysOut(nearestNanometer(span / 8), layout, 2)
     case 'rowsTooMany':
       return [{ says: { code: 'rows', rows: 1 }, edits: [{ type: 'patchDesign', patch: { rows: [1] } }] }]
+    case 'boxesTooTight': {
+      // a box as high as two of its margins, on the half inch
+      const half = inches(0.5)
+      const margin = nearestNanometer(Math.floor(Math.min(issue.height, issue.width) / 4 / half) * half)
+      const { boxes } = wall.design
+      return margin < half || margin >= issue.margin
+        ? []
+        : [
+            {
+              says: { code: 'margin', margin },
+              edits: [{ type: 'patchDesign', patch: { boxes: { ...boxes, margin } } }],
+            },
+          ]
+    }
     case 'noRoomForBoxes':
       return []
   }

@@ -2,6 +2,7 @@ import { inches, toInches } from '~/length'
 import { type Boxes, type Design, STARTING_BOXES, STOCK_LIST, type Survey } from '~/model'
 import { keptBase, thing, wallOf } from '../../../tests/namedWalls'
 import { computePlan } from '../computePlan'
+import { applyEdits } from '../edits/applyEdit'
 import { boundsOf } from '../geometry'
 
 /** A wall of boxes under a rail, in inches. */
@@ -168,6 +169,21 @@ describe('boxes on the wall as it is', () => {
     expect(cut).toBeDefined()
     expect(plan.pieces.filter(({ stripId }) => stripId === cut?.id)).toHaveLength(5)
   })
+})
+
+test('margins that leave no room are a finding, with margins that do', () => {
+  const tight = boxWall({ width: inches(144), height: inches(96) }, { margin: inches(40) })
+  const finding = computePlan(tight).findings.find(({ says }) => says.code === 'boxesTooTight')
+  expect(finding?.severity).toBe('wrong')
+  const after = computePlan(applyEdits(tight, finding?.waysOut[0]?.edits ?? []))
+  expect(after.layout.frames.length).toBeGreaterThan(0)
+  // as high as there is nothing at all, nothing helps
+  const none = boxWall(
+    { width: inches(144), height: inches(96) },
+    {},
+    { height: { rule: 'typed', value: inches(1) } },
+  )
+  expect(computePlan(none).layout.frames).toEqual([])
 })
 
 test('mouldings of the built-in list are there for boxes', () => {

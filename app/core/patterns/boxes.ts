@@ -222,9 +222,26 @@ function placeBoxes(boxes: Boxes, span: Length, count: number | null) {
   return fallback.ok ? fallback.value : null
 }
 
+/** What to say where not one box finds room: the lowest row as it is, against its margins. */
+function nothingFits(input: BoxInput, rows: readonly Row[]): SectionPlace[] {
+  const { left, right, design } = input
+  const [row] = rows
+  const middle = (left + right) / 2
+  const bounds = row ? boundsAt(row, input, middle) : null
+  const height = bounds ? Math.max(0, onLine(bounds.high, middle) - onLine(bounds.low, middle)) : 0
+  const issue = {
+    code: 'boxesTooTight',
+    margin: design.boxes.margin,
+    width: nearestNanometer(right - left),
+    height: nearestNanometer(height),
+  } as const
+  return [{ id: 'all', left, right, opening: null, free: [], row: 0, placement: null, issue }]
+}
+
 /** Frames row by row from the bottom, each from left to right; marked are the sides of every different box. */
 export function layBoxes(input: BoxInput): BoxLayout {
-  const rows = rowsOf(input).map((row, i) => placeRow(row, i, input))
+  const inRows = rowsOf(input)
+  const rows = inRows.map((row, i) => placeRow(row, i, input))
   let number = 0
   const frames = rows.flatMap(({ outlines }, row) =>
     [...outlines]
@@ -243,7 +260,7 @@ export function layBoxes(input: BoxInput): BoxLayout {
     return [{ id, number: n, left: nearestNanometer(left), right: nearestNanometer(right) }]
   })
   return {
-    sections: rows.flatMap(({ sections }) => sections),
+    sections: frames.length === 0 ? nothingFits(input, inRows) : rows.flatMap(({ sections }) => sections),
     frames,
     uprights: uprights.sort((a, b) => a.left - b.left),
   }

@@ -31,6 +31,12 @@ export type SpacingIssue =
   | { readonly code: 'noStudsKnown' }
   | { readonly code: 'stripsOverlap'; readonly strip: number; readonly by: Length }
   | { readonly code: 'rowsTooMany'; readonly rows: number; readonly needed: Length; readonly height: Length }
+  | {
+      readonly code: 'boxesTooTight'
+      readonly margin: Length
+      readonly width: Length
+      readonly height: Length
+    }
   | { readonly code: 'noRoomForBoxes'; readonly width: Length; readonly needed: Length }
 
 /** More strips than this on one wall is a slip of the finger. */
