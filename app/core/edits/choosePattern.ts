@@ -11,6 +11,22 @@ export function haveMaterial({ settings }: Workpiece, id: string): Edit[] {
   ]
 }
 
+/** What a wall of rails alone starts with. */
+const FIRST_RAIL: Design['rails'][number] = {
+  id: 'chairRail-1',
+  use: 'chairRail',
+  material: 'chair-rail',
+  lay: 'edge',
+  top: { rule: 'third' },
+}
+
+/** A rail that only came with the pattern, untouched since, goes with it. */
+function railsAfter({ pattern, rails }: Design): Partial<Design> {
+  const [only, ...others] = rails
+  const untouched = others.length === 0 && JSON.stringify(only) === JSON.stringify(FIRST_RAIL)
+  return pattern === 'rails' && untouched ? { rails: [] } : {}
+}
+
 /** What a pattern usually starts from on this wall: common practice, no source. */
 function usualDesign(pattern: Pattern, { wall }: Workpiece): Partial<Design> {
   const { survey, design } = wall
@@ -67,18 +83,7 @@ function usualDesign(pattern: Pattern, { wall }: Workpiece): Partial<Design> {
         foot,
         topRail: null,
         cap: null,
-        rails:
-          design.rails.length > 0
-            ? design.rails
-            : [
-                {
-                  id: 'chairRail-1',
-                  use: 'chairRail',
-                  material: 'chair-rail',
-                  lay: 'edge',
-                  top: { rule: 'third' },
-                },
-              ],
+        rails: design.rails.length > 0 ? design.rails : [FIRST_RAIL],
       }
   }
 }
@@ -102,7 +107,16 @@ export function choosePattern(workpiece: Workpiece, pattern: Pattern): Edit[] {
   const moulding = pattern === 'boxes' ? [workpiece.wall.design.boxes.moulding] : []
   return [
     ...[...materialsIn(patch), ...moulding].flatMap((id) => haveMaterial(workpiece, id)),
-    { type: 'patchDesign', patch: { ...patch, pattern, shift: inches(0), sectionOwn: {} } },
+    {
+      type: 'patchDesign',
+      patch: {
+        ...railsAfter(workpiece.wall.design),
+        ...patch,
+        pattern,
+        shift: inches(0),
+        sectionOwn: {},
+      },
+    },
   ]
 }
 

@@ -42,6 +42,15 @@ describe('choosing a pattern', () => {
     }
   })
 
+  test('the rail a wall of rails starts with goes with it, one that was touched stays', () => {
+    const start = wallOf()
+    const rails = applyEdits(start, choosePattern(start, 'rails'))
+    expect(rails.wall.design.rails).toHaveLength(1)
+    expect(applyEdits(rails, choosePattern(rails, 'battens')).wall.design.rails).toEqual([])
+    const touched = applyEdits(rails, newRail(rails, 'shelf'))
+    expect(applyEdits(touched, choosePattern(touched, 'grid')).wall.design.rails).toHaveLength(2)
+  })
+
   test('a second rail of a use gets a number of its own', () => {
     let workpiece = wallOf()
     for (let i = 0; i < 3; i++) workpiece = applyEdits(workpiece, newRail(workpiece, 'shelf'))
