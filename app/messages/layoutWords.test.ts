@@ -71,11 +71,13 @@ test('a proposal says in one sentence what it clears, how near the wish, how it 
     expect(why).not.toMatch(/undefined|NaN/)
     expect(plain(proposalTitle(proposal, 'battens', w))).toMatch(/^\d+ battens, /)
   }
-  expect(searchClaim({ tried: 1200, clear: 0, plates: 3 })).toContain('No layout clears all 3 plates')
-  expect(searchClaim({ tried: 1200, clear: 7, plates: 1 })).toBe(
+  expect(searchClaim({ tried: 1200, clear: 0, plates: 3, sections: 1 })).toContain(
+    'No layout clears all 3 plates',
+  )
+  expect(searchClaim({ tried: 1200, clear: 7, plates: 1, sections: 1 })).toBe(
     '7 of 1,200 layouts within your limits clear the plate.',
   )
-  expect(searchClaim({ tried: 0, clear: 0, plates: 1 })).toContain('Widen them')
+  expect(searchClaim({ tried: 0, clear: 0, plates: 1, sections: 1 })).toContain('Widen them')
 })
 
 test('a height says why and what it wastes', () => {

@@ -63,8 +63,9 @@ export function proposalWhy(
 }
 
 /** What is claimed of the search as a whole. */
-export function searchClaim({ tried, clear, plates }: Omit<ProposalSearch, 'proposals'>): string {
-  const layouts = `${tried.toLocaleString('en-US')} ${tried === 1 ? 'layout' : 'layouts'}`
+export function searchClaim({ tried, clear, plates, sections }: Omit<ProposalSearch, 'proposals'>): string {
+  const common = sections > 1 ? ' with one gap for all sections' : ''
+  const layouts = `${tried.toLocaleString('en-US')} ${tried === 1 ? 'layout' : 'layouts'}${common}`
   if (tried === 0) return 'Nothing lies within these limits. Widen them.'
   if (plates === 0) return `${layouts} tried, every one within your limits.`
   const what = plates === 1 ? 'the plate' : plates === 2 ? 'both plates' : `all ${plates} plates`

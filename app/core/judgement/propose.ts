@@ -42,6 +42,8 @@ export interface ProposalSearch {
   readonly tried: number
   /** How many of those tried meet nothing. */
   readonly clear: number
+  /** Sections laid out together: of several, layouts are those in which all follow one gap. */
+  readonly sections: number
   /** Plates on the wall within the layout's heights. */
   readonly plates: number
 }
@@ -172,10 +174,12 @@ export function propose(workpiece: Workpiece): ProposalSearch {
     }))
     .sort((a, b) => a.score - b.score)
     .slice(0, SHOWN)
+  const several = layout.sections.length > 1
   return {
     proposals: ranked.map(({ set, score }) => describe(set, score, design, clearance)),
-    tried,
-    clear: sets.length > 0 && layout.sections.length > 1 ? countClear(sets) : clear,
+    tried: several ? sets.length : tried,
+    clear: several ? countClear(sets) : clear,
+    sections: layout.sections.length,
     plates: plates.size,
   }
 }

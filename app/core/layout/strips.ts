@@ -1,6 +1,6 @@
 import { nearestNanometer } from '~/length'
 import type { Design, Settings, Survey } from '~/model'
-import { crossing, type Line, lineFrom, miteredSides, movedFrom, type Polygon, rectangle } from '../geometry'
+import { crossing, type Line, lineFrom, miteredSides, movedFrom, type Polygon, roundPoint } from '../geometry'
 import { type EndCut, type EndsAt, type Role, type StripSpec } from '../pieces'
 import { profileAt } from '../survey/profile'
 import { baseAt, courseAt, onLine, type RuleLine } from '../survey/wallLines'
@@ -238,9 +238,16 @@ function miteredBorder(
   const [low, high] = [rails[0], rails[rails.length - 1]]
   const [first, last] = [layout.uprights[0], layout.uprights[layout.uprights.length - 1]]
   if (!low || !high || low === high || !first || !last || first === last) return null
-  const base = layout.lines.base.at0
   const { id, width } = layout.battenMaterial
-  const outline = rectangle(first.left, base + low.bottom, last.right, base + high.top)
+  // along a floor that falls the border's corners are not square, and are halved as they are
+  const corner = (band: Band, edge: 'bottom' | 'top', x: number) =>
+    roundPoint({ x, y: onLine(bandEdge(band, courseAt(layout.lines, x), edge), x) })
+  const outline = [
+    corner(low, 'bottom', first.left),
+    corner(low, 'bottom', last.right),
+    corner(high, 'top', last.right),
+    corner(high, 'top', first.left),
+  ]
   return {
     plans: mitered(outline, width, id, { id: 'border', number: 1 }, () => 'border'),
     inner: {

@@ -160,6 +160,25 @@ describe('boxes on the wall as it is', () => {
     expect(rails[1]?.start).toMatchObject({ kind: 'miter', sawSettingDeg: expect.closeTo(half, 5) })
   })
 
+  test('before a stair that is not followed no box lies where there is no wall', () => {
+    for (const slope of ['risesRight', 'risesLeft'] as const) {
+      const stair = thing('cutOff', 0, 0, 144, 60, { slope })
+      const { frames } = computePlan(
+        boxWall(
+          { width: inches(144), height: inches(108), things: [stair] },
+          { count: 3 },
+          { height: { rule: 'typed', value: inches(90) } },
+        ),
+      ).layout
+      expect(frames).toHaveLength(3)
+      for (const { outline } of frames)
+        for (const { x, y } of outline) {
+          const along = slope === 'risesRight' ? x : inches(144) - x
+          expect(y).toBeGreaterThan((along * 60) / 144)
+        }
+    }
+  })
+
   test('under an attic slope the corner of the box that would leave the wall is cut off along it', () => {
     const slope = thing('cutOff', 84, 48, 60, 60, { slope: 'risesLeft' })
     const plan = computePlan(

@@ -1,14 +1,6 @@
 import { type Length, nearestNanometer } from '~/length'
 import type { Boxes, Ends, Settings, SpacingOf } from '~/model'
-import {
-  clipConvex,
-  type Line,
-  type Point,
-  type Polygon,
-  rectangle,
-  shiftedLeft,
-  boundsOf,
-} from '../geometry'
+import { clipConvex, type Line, lineFrom, type Polygon, rectangle, shiftedLeft, boundsOf } from '../geometry'
 import {
   type Band,
   bandEdge,
@@ -22,7 +14,7 @@ import { sectionsBeside } from '../layout/sections'
 import { countChoices, placeStrips } from '../spacing'
 import type { Obstacle } from '../survey/obstacles'
 import { profileAt } from '../survey/profile'
-import { baseAt, courseAt, onLine, type RuleLine, type WallLines } from '../survey/wallLines'
+import { courseAt, onLine, type RuleLine, type WallLines } from '../survey/wallLines'
 import type { WallShape } from '../survey/wallShape'
 import type { PatternInput } from './uprights'
 
@@ -92,27 +84,28 @@ function boundsAt(row: Row, { lines, shape, head }: BoxInput, x: number): { low:
   return { low, high: { at0: profileAt(shape.ceiling, x) - crown, slope: 0 } }
 }
 
-/** Sloped parts of the wall that are missing overhead: their undersides, each to be kept below. */
-function slopesOver(
+/**
+ * Sloped parts of the wall that are missing, attic or stair: the line to stay to the left of, which is the slope turned
+ * round, since the part itself lies to the left of its edges. `over` is the floor's side: stay above it.
+ */
+function slopesAt(
   obstacles: readonly Obstacle[],
   left: number,
   right: number,
-): { line: Line; bottom: number }[] {
+): { line: Line; over: boolean }[] {
   return obstacles
     .filter(({ kind, outline }) => kind === 'cutOff' && outline.length === 3)
     .filter(({ outline }) => {
       const bounds = boundsOf(outline)
       return bounds.right > left && bounds.left < right
     })
-    .map(({ outline }) => {
-      const bounds = boundsOf(outline)
-      const low = outline.filter((p) => p.y === bounds.bottom)
-      const lowest = low[0] ?? { x: 0, y: 0 }
-      const other = outline.find((p) => p.x !== lowest.x && p.y === bounds.top) ?? lowest
-      const [a, b]: [Point, Point] = lowest.x < other.x ? [lowest, other] : [other, lowest]
-      const directionDeg = (Math.atan2(b.y - a.y, b.x - a.x) * 180) / Math.PI + 180
-      return { line: { through: a, directionDeg }, bottom: bounds.bottom }
-    })
+    .flatMap(({ outline }) =>
+      outline.flatMap((from, i) => {
+        const to = outline[(i + 1) % outline.length]
+        if (!to || from.x === to.x || from.y === to.y) return []
+        return [{ line: lineFrom(to, from), over: from.x > to.x }]
+      }),
+    )
 }
 
 /** The outline of a box in its place: what bounds it, each moved in by its margin. */
@@ -134,7 +127,7 @@ function outlineIn(
   cut(lineOf(high, true), above)
   if (Number.isFinite(free.bottom)) cut({ through: { x: 0, y: free.bottom }, directionDeg: 0 }, below)
   if (Number.isFinite(free.top)) cut({ through: { x: 0, y: free.top }, directionDeg: 180 }, above)
-  for (const slope of slopesOver(input.obstacles, left, right)) cut(slope.line, above)
+  for (const { line, over } of slopesAt(input.obstacles, left, right)) cut(line, over ? below : above)
   return outline
 }
 
@@ -166,18 +159,19 @@ function placeRow(
   index: number,
   input: BoxInput,
 ): { sections: SectionPlace[]; outlines: Polygon[] } {
-  const { design, left, right, obstacles, lines } = input
+  const { design, left, right, obstacles } = input
   const ends = [left, right].map((x) => boundsAt(row, input, x === left ? left + 1 : right - 1))
   const at = [left, right]
   const range = {
     bottom: Math.min(...ends.map(({ low }, i) => onLine(low, at[i] ?? 0))),
     top: Math.max(...ends.map(({ high }, i) => onLine(high, at[i] ?? 0))),
   }
-  const open = obstacles.filter(({ id }) => !lines.followed.includes(id))
   const moulding = materialOf(input.settings, design.boxes.moulding)
   const sections: SectionPlace[] = []
   const outlines: Polygon[] = []
-  for (const section of sectionsBeside(left, right, range, open).flatMap((s) => splitAtBends(s, input))) {
+  for (const section of sectionsBeside(left, right, range, obstacles).flatMap((s) =>
+    splitAtBends(s, input),
+  )) {
     const id = index === 0 ? section.id : `row${index + 1}-${section.id}`
     const span = nearestNanometer(section.right - section.left)
     const own = design.sectionOwn[id]?.strips ?? (section.id === 'all' ? design.boxes.count : null)
@@ -264,10 +258,4 @@ export function layBoxes(input: BoxInput): BoxLayout {
     frames,
     uprights: uprights.sort((a, b) => a.left - b.left),
   }
-}
-
-/** The height of the base line where a box is marked, for heights told from it. */
-export function baseUnder(lines: WallLines, frame: BoxFrame): number {
-  const { left, right } = boundsOf(frame.outline)
-  return baseAt(lines, (left + right) / 2)
 }

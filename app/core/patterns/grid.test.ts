@@ -1,6 +1,6 @@
 import { inches, toInches } from '~/length'
 import type { Design, Survey } from '~/model'
-import { keptBase, pieceCounts, wallOf } from '../../../tests/namedWalls'
+import { keptBase, pieceCounts, reading, wallOf } from '../../../tests/namedWalls'
 import { computePlan } from '../computePlan'
 
 function gridWall(survey: Partial<Survey>, design: Partial<Design> = {}) {
@@ -62,6 +62,24 @@ describe('grid', () => {
     expect(border.every(({ start }) => start.kind === 'miter')).toBe(true)
     const rails = plan.pieces.filter(({ role }) => role === 'rail')
     expect(rails.map(({ longLength }) => toInches(longLength))).toEqual([113, 113])
+  })
+
+  test('a mitred border along a floor that falls: its corners are halved as they are', () => {
+    const plan = computePlan(
+      gridWall(
+        { width: inches(120), height: inches(86), readings: [reading('floorFall', 120, 4)] },
+        { border: 'miter', levelRule: 'floor', height: { rule: 'typed', value: inches(70) } },
+      ),
+    )
+    const low = plan.pieces.find(({ id }) => id === 'border-bottom')
+    const tilt = (Math.atan(4 / 120) * 180) / Math.PI
+    expect(low?.directionDeg).toBeCloseTo(-tilt, 5)
+    // corners of 90 - tilt and 90 + tilt: the saw reads 90 less half of each
+    const settings = [low?.start, low?.end].map((cut) => (cut?.kind === 'miter' ? cut.sawSettingDeg : NaN))
+    expect(settings.sort((a, b) => a - b)).toEqual([
+      expect.closeTo(45 - tilt / 2, 4),
+      expect.closeTo(45 + tilt / 2, 4),
+    ])
   })
 
   test('without a border the walls bound the cells', () => {

@@ -102,7 +102,7 @@ const Thumbnail = memo(function Thumbnail({ scene }: { scene: Scene }) {
   )
 })
 
-function Proposed({ card, plates }: { card: ProposalCard; plates: number }) {
+function Proposed({ card, plates, old }: { card: ProposalCard; plates: number; old: boolean }) {
   const { workpiece, wording, edit, lookAt } = useWallEditor()
   const { survey, design } = workpiece.wall
   const { proposal, scene, pieces, boards } = card
@@ -111,7 +111,8 @@ function Proposed({ card, plates }: { card: ProposalCard; plates: number }) {
   return (
     <Card
       aria-label={`${proposalTitle(proposal, design.pattern, wording)}. ${why}`}
-      onPress={() => edit(proposal.edits, 'done')}
+      // an answer to an earlier wall would take back what was changed since
+      onPress={() => (old ? undefined : edit(proposal.edits, 'done'))}
       onHoverStart={() => lookAt(proposal.edits)}
       onHoverEnd={() => lookAt(null)}
       onFocus={() => lookAt(proposal.edits)}
@@ -163,7 +164,7 @@ export function Proposals() {
         <List>
           {answer?.cards.map((card) => (
             <li key={card.proposal.id}>
-              <Proposed card={card} plates={answer.plates} />
+              <Proposed card={card} plates={answer.plates} old={searching} />
             </li>
           ))}
         </List>
