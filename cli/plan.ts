@@ -23,19 +23,38 @@ function parsed(text: string): unknown {
   }
 }
 
-async function main(args: readonly string[]): Promise<number> {
-  const [path, ...more] = args
-  if (path === undefined || more.length > 0) return complain(['usage: npm run --silent plan -- FILE'])
-  if (!existsSync(path)) return complain([`${path}: there is no such file.`])
+const solve = highsSolver(() => highs())
+
+/** The plan of one file, or what is wrong with it, a line each. */
+async function planOf(path: string): Promise<{ plan: object } | { problems: string[] }> {
+  if (!existsSync(path)) return { problems: [`${path}: there is no such file.`] }
   const text = readFileSync(path, 'utf8')
   const file = readJobFile(text)
-  if (!file.ok) return complain(file.issue.map((problem) => fileProblemText(problem, unitsOf(parsed(text)))))
-  const plan = await planJob(
-    file.value,
-    highsSolver(() => highs()),
-  )
-  process.stdout.write(`${JSON.stringify(plan, null, 2)}\n`)
-  return FINE
+  if (!file.ok)
+    return { problems: file.issue.map((problem) => fileProblemText(problem, unitsOf(parsed(text)))) }
+  return { plan: await planJob(file.value, solve) }
+}
+
+/** One file is printed to be read; of several each is a line, in the order they were given. */
+async function main(paths: readonly string[]): Promise<number> {
+  if (paths.length === 0) return complain(['usage: npm run --silent plan -- FILE...'])
+  let ended = FINE
+  for (const path of paths) {
+    const found = await planOf(path)
+    if ('problems' in found)
+      ended = complain(
+        paths.length === 1
+          ? found.problems
+          : found.problems.map((line) => (line.startsWith(path) ? line : `${path}: ${line}`)),
+      )
+    else
+      process.stdout.write(
+        paths.length === 1
+          ? `${JSON.stringify(found.plan, null, 2)}\n`
+          : `${JSON.stringify({ file: path, ...found.plan })}\n`,
+      )
+  }
+  return ended
 }
 
 // a reader that has seen enough (head, a closed pager) is no failure

@@ -58,4 +58,12 @@ describe('npm run plan', () => {
     })
     expect(plan()).toMatchObject({ status: 2 })
   }, 30_000)
+  test('several files: a line each with its file, and one that is bad stops none of the others', () => {
+    const { status, stdout, stderr } = plan(demo, '/nowhere.json', 'examples/metric-study.regla.json')
+    const lines = stdout.trim().split('\n')
+    expect(lines.map((line) => JSON.parse(line).file)).toEqual([demo, 'examples/metric-study.regla.json'])
+    expect(JSON.parse(lines[0] ?? '').format).toBe('regla-plan')
+    expect(status).toBe(2)
+    expect(stderr).toEqual(['/nowhere.json: there is no such file.'])
+  }, 60_000)
 })

@@ -31,8 +31,8 @@ describe('a plain batten wall', () => {
       5.25, 54, 57.5, 58.25, 95,
     ])
     expect(plan.cutList.map(({ role, pieceIds }) => [role, pieceIds.length])).toEqual([
-      ['cap', 1],
       ['topRail', 1],
+      ['cap', 1],
       ['batten', 6],
     ])
   })

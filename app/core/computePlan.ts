@@ -1,17 +1,17 @@
 import type { Workpiece } from '~/model'
 import { boardFindings } from './findings/boardFindings'
+import { clearanceFindings } from './findings/clearanceFindings'
 import { cornerFindings } from './findings/cornerFindings'
 import type { Finding, Severity } from './findings/finding'
 import { heightFindings } from './findings/heightFindings'
 import { meetingFindings } from './findings/meetingFindings'
+import { bandsOffWall, extentFindings, overlapFindings, vanishedFindings } from './findings/overlapFindings'
 import { spacingFindings } from './findings/spacingFindings'
 import { surveyFindings } from './findings/surveyFindings'
 import { proudFindings, slopeFindings } from './findings/trimFindings'
 import { widthFindings } from './findings/widthFindings'
-import { cutLayout } from './layout/cutLayout'
-import { layOut } from './layout/layOutWall'
-import type { Layout } from './layout/layout'
-import { stripPlans } from './layout/strips'
+import { cutWall } from './layout/cutWall'
+import type { Band, Layout } from './layout/layout'
 import { type ClosingSum, closingOf } from './marks/closingSum'
 import { buildCutList, type CutRow, type Piece } from './pieces'
 
@@ -24,19 +24,33 @@ export interface Plan {
   readonly findings: readonly Finding[]
 }
 
+/** Horizontals of which no piece is left have no marks either; a mitred border's rails are sides of its frame. */
+function withoutVanished(layout: Layout, pieces: readonly Piece[]): { layout: Layout; vanished: Band[] } {
+  if (layout.right <= layout.left) return { layout: { ...layout, bands: [] }, vanished: [] }
+  const cut = new Set(pieces.map(({ stripId }) => stripId))
+  const isCut = ({ id, role }: Band) => cut.has(id) || (role === 'border' && cut.has('border'))
+  const vanished = layout.bands.filter((band) => !isCut(band))
+  return vanished.length === 0
+    ? { layout, vanished }
+    : { layout: { ...layout, bands: layout.bands.filter(isCut) }, vanished }
+}
+
 const ORDER: readonly Severity[] = ['wrong', 'watch', 'note', 'good']
 
 /** The pipeline: survey and design -> layout -> pieces -> cut list, and what there is to say about them. */
 export function computePlan(workpiece: Workpiece): Plan {
-  const { survey, design } = workpiece.wall
-  const layout = layOut(survey, design, workpiece.settings)
-  const plans = stripPlans(layout, survey, design, workpiece.settings)
-  const pieces = cutLayout(layout, plans, design, workpiece.settings)
+  const { layout: laid, plans, pieces } = cutWall(workpiece)
+  const { layout, vanished } = withoutVanished(laid, pieces)
   const cutList = buildCutList(pieces)
   const closing = closingOf(layout)
   const findings: Finding[] = [
     ...surveyFindings(workpiece, layout),
+    ...extentFindings(workpiece, layout),
+    ...overlapFindings(workpiece, layout, pieces),
+    ...vanishedFindings(workpiece, vanished),
+    ...bandsOffWall(workpiece, layout),
     ...meetingFindings(workpiece, layout, plans),
+    ...clearanceFindings(workpiece, layout, pieces),
     ...spacingFindings(workpiece, layout),
     ...heightFindings(workpiece, layout),
     ...proudFindings(workpiece, layout, plans),

@@ -1,7 +1,15 @@
-import { formatLengthWithUnit, type LengthFormat, type Result, type TapeReading } from '~/length'
+import { formatLengthWithUnit, type LengthFormat, type Result, type TapeReading, tickOf } from '~/length'
 import type { JobFile, Settings, WallDocument } from '~/model'
 import { computePlan } from './computePlan'
-import { heightMarks, runningMarks, spacerBlock } from './marks/runningMarks'
+import {
+  headLessFoot,
+  heightMarks,
+  hookHeight,
+  runningMarks,
+  spacerBlock,
+  type StripMarks,
+} from './marks/runningMarks'
+import type { Notch } from './pieces'
 import { type BoardIssue, type BoardPlan, boardRequests, planBoards, type SolveInteger } from './stock'
 
 /** A length in a plan file: exact, and as it is printed. */
@@ -16,6 +24,14 @@ function said(nm: number, format: LengthFormat): SaidLength {
 
 function marked({ exact, tick, side }: TapeReading, format: LengthFormat) {
   return { nm: exact, text: formatLengthWithUnit(tick, format), tick, side }
+}
+
+function markedEdges({ near, center, far }: StripMarks, format: LengthFormat) {
+  return { near: marked(near, format), center: marked(center, format), far: marked(far, format) }
+}
+
+function saidNotch({ from, to, depth, edge }: Notch, format: LengthFormat) {
+  return { from: said(from, format), to: said(to, format), depth: said(depth, format), edge }
 }
 
 function saidBoards(result: Result<BoardPlan, BoardIssue>, format: LengthFormat) {
@@ -51,6 +67,7 @@ async function planWall(wall: WallDocument, settings: Settings, solve: SolveInte
   const plan = computePlan({ wall, settings })
   const { layout, closing } = plan
   const spacer = spacerBlock(layout, 'left', settings.tape)
+  const atHead = runningMarks(layout, 'left', settings.tape, 'head')
   const boards = await Promise.all(
     boardRequests(plan.cutList, settings).map((request) => planBoards(request, solve)),
   )
@@ -66,11 +83,17 @@ async function planWall(wall: WallDocument, settings: Settings, solve: SolveInte
       openings: closing.openings.map(({ count, size }) => ({ count, size: said(size, format) })),
       difference: closing.difference,
     },
-    marks: runningMarks(layout, 'left', settings.tape).map(({ stripId, near, center, far }) => ({
-      strip: stripId,
-      near: marked(near, format),
-      center: marked(center, format),
-      far: marked(far, format),
+    // where the end of the wall leans the marks hold along the line the tape is hooked on, and no other
+    hooked: {
+      foot: said(Math.round(hookHeight(layout, 'left', 'foot')), format),
+      head: said(Math.round(hookHeight(layout, 'left', 'head')), format),
+    },
+    marks: runningMarks(layout, 'left', settings.tape).map((mark, i) => ({
+      strip: mark.stripId,
+      ...markedEdges(mark, format),
+      ...(Math.abs(headLessFoot(layout, 'left')) > tickOf(settings.tape) && atHead[i]
+        ? { atHead: markedEdges(atHead[i], format) }
+        : {}),
     })),
     heights: heightMarks(layout, settings.tape).map(({ id, reading }) => ({
       id,
@@ -89,6 +112,7 @@ async function planWall(wall: WallDocument, settings: Settings, solve: SolveInte
       shortPoint: said(piece.shortLength, format),
       start: piece.start,
       end: piece.end,
+      notches: piece.notches.map((notch) => saidNotch(notch, format)),
       polygon: piece.polygon,
     })),
     cutList: plan.cutList.map((row) => ({
@@ -99,6 +123,7 @@ async function planWall(wall: WallDocument, settings: Settings, solve: SolveInte
       cutLength: said(row.cutLength, format),
       start: row.start,
       end: row.end,
+      notches: row.notches.map((notch) => saidNotch(notch, format)),
       pieces: row.pieceIds,
     })),
     boards: boards.map((result) => saidBoards(result, format)),

@@ -3,10 +3,11 @@ import { styled } from 'styled-components'
 import { type ClosingSum } from '~/core/marks/closingSum'
 import { spacerBlock } from '~/core/marks/runningMarks'
 import { readOnTape, type LengthFormat } from '~/length'
-import { count, say, sayStock, type Wording } from '~/messages'
+import { beforeText, count, money, say, sayStock, type Wording } from '~/messages'
 import type { Settings } from '~/model'
 import { Fractions } from '~/ui/Fractions'
 import { narrow, space, type } from '~/ui/theme'
+import { useBefore } from './useBefore'
 import { useWallEditor } from './WallEditor'
 
 const Bar = styled.footer`
@@ -62,7 +63,7 @@ function drift(size: number, { tape }: LengthFormat): string {
 }
 
 function Terms({ closing, wording, isBoxes }: { closing: ClosingSum; wording: Wording; isBoxes: boolean }) {
-  const { strips, gaps, ends, openings } = closing
+  const { strips, gaps, ends, openings, fillers } = closing
   const words = isBoxes
     ? { strip: 'margin', strips: 'margins', gap: 'box', gaps: 'boxes' }
     : { strip: 'strip', strips: 'strips', gap: 'gap', gaps: 'gaps' }
@@ -89,6 +90,12 @@ function Terms({ closing, wording, isBoxes }: { closing: ClosingSum; wording: Wo
           {' '}
           + {n === 1 ? null : `${n} × `}
           {figure(size)} <small>{n === 1 ? 'opening' : 'openings'}</small>
+        </span>
+      ))}
+      {fillers.map(({ count: n, size }, i) => (
+        <span key={i}>
+          {' '}
+          + {n} × {figure(size)} <small>{n === 1 ? 'filler' : 'fillers'}</small>
         </span>
       ))}
       {ends && ends.right > 0 ? (
@@ -118,6 +125,15 @@ export function ClosingBar() {
   const { closing } = plan
   const bought = boards.materials.flatMap(({ result }) => (result.ok ? result.value.boards : []))
   const spacer = spacerBlock(plan.layout, 'left', workpiece.settings.tape)
+  const known = boards.materials.flatMap(({ result }) => (result.ok ? [result.value.known] : []))
+  const totals = {
+    pieces: plan.pieces.length,
+    boards: bought.length,
+    cost: known.some(({ pricedLengths }) => pricedLengths > 0)
+      ? known.reduce((sum, { sum: each }) => sum + each, 0)
+      : null,
+  }
+  const before = useBefore(totals, !boards.searching)
   return (
     <Bar aria-label="Closing sum">
       <Sum data-testid="closing-sum">
@@ -156,6 +172,13 @@ export function ClosingBar() {
               )
             : ''}
         </li>
+        {totals.cost !== null ? (
+          <li data-testid="cost-now">
+            <b>{money(totals.cost, workpiece.settings.currency)}</b>
+            {known.some(({ pricedLengths, lengths }) => pricedLengths < lengths) ? ' as far as priced' : ''}
+          </li>
+        ) : null}
+        {before ? <li data-testid="before">{beforeText(before, workpiece.settings.currency)}</li> : null}
         {spacer ? (
           <li>
             spacer <b>{<Fractions text={say(spacer.length.tick, wording)} />}</b>

@@ -2,6 +2,7 @@ import { useState } from 'react'
 import { styled } from 'styled-components'
 import { blocking } from '~/core/findings/surveyFindings'
 import type { Finding } from '~/core/findings/finding'
+import { nearestNanometer } from '~/length'
 import { findingText } from '~/messages'
 import { Button } from '~/ui/Button'
 import { Fractions } from '~/ui/Fractions'
@@ -20,7 +21,7 @@ function Overrule({ finding }: { finding: Finding }) {
   const { workpiece, edit } = useWallEditor()
   const [reason, setReason] = useState<string | null>(null)
   const { overruled } = workpiece.wall.survey
-  const key = finding.blocks ?? ''
+  const { key = '', figure = null } = finding.blocks ?? {}
   if (reason === null) return <Button onPress={() => setReason('')}>Go on all the same</Button>
   return (
     <Row>
@@ -29,7 +30,21 @@ function Overrule({ finding }: { finding: Finding }) {
         isDisabled={reason.trim() === ''}
         onPress={() =>
           edit(
-            [{ type: 'patchSurvey', patch: { overruled: [...overruled, { key, reason: reason.trim() }] } }],
+            [
+              {
+                type: 'patchSurvey',
+                patch: {
+                  overruled: [
+                    ...overruled.filter((each) => each.key !== key),
+                    {
+                      key,
+                      reason: reason.trim(),
+                      figure: figure === null ? null : nearestNanometer(figure),
+                    },
+                  ],
+                },
+              },
+            ],
             'done',
           )
         }
@@ -44,7 +59,7 @@ function Overrule({ finding }: { finding: Finding }) {
 export function ReadyToCut() {
   const { plan, workpiece, wording, edit } = useWallEditor()
   const { survey } = workpiece.wall
-  const open = blocking(plan.findings, survey)
+  const open = blocking(plan.findings, survey, workpiece.settings.fit)
   const kept = survey.overruled
   return (
     <>
@@ -53,7 +68,7 @@ export function ReadyToCut() {
           <strong>Not ready to cut</strong>
           <ul>
             {open.map((finding) => (
-              <Item key={finding.blocks}>
+              <Item key={finding.blocks?.key}>
                 <Fractions text={findingText(finding.says, wording)} />
                 <span>
                   <Overrule finding={finding} />

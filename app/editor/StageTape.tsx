@@ -73,7 +73,7 @@ export function StageTape() {
   const open: Partial<Record<(typeof STAGES)[number]['path'], number>> = {
     measure: count('measure') + Object.keys(unread).filter((field) => field.startsWith('survey')).length,
     layout: count('layout'),
-    cut: blocking(plan.findings, survey).length,
+    cut: blocking(plan.findings, survey, workpiece.settings.fit).length,
     buy: Math.max(count('buy'), boards.materials.filter(({ result }) => !result.ok).length),
   }
   return (

@@ -117,8 +117,11 @@ export function WallEditorProvider({ identity, saved, children }: WallEditorProv
     })
   }, [])
 
-  const { units, tape, materials } = workpiece.settings
-  const wording = useMemo(() => ({ format: { units, tape }, materials }), [units, tape, materials])
+  const { units, tape, materials, currency } = workpiece.settings
+  const wording = useMemo(
+    () => ({ format: { units, tape }, materials, currency }),
+    [units, tape, materials, currency],
+  )
   const editor = useMemo(
     (): WallEditor => ({
       identity,

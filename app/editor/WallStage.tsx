@@ -1,6 +1,13 @@
 import { useMemo, useRef } from 'react'
 import { styled } from 'styled-components'
-import { type Datum, type Edge, heightMarks, runningMarks } from '~/core/marks/runningMarks'
+import {
+  type Datum,
+  type Edge,
+  heightMarks,
+  type Hook,
+  hookedAt,
+  runningMarks,
+} from '~/core/marks/runningMarks'
 import { buildScene } from '~/core/scene/buildScene'
 import { useSize } from '~/drawing/interaction/useSize'
 import { fitFrame, type Frame } from '~/drawing/view/frame'
@@ -61,11 +68,13 @@ const MARGINS = { left: 112, right: 22, top: 20, bottom: 130 }
 const SLIM_MARGINS = { left: 92, right: 8, top: 16, bottom: 128 }
 const SLIM_BELOW = 520
 
-const EDGE_WORDS: Readonly<Record<Edge, string>> = { near: 'near edge', center: 'centre', far: 'far edge' }
+const EDGE_WORDS: Readonly<Record<Edge, string>> = { near: 'near edge', center: 'center', far: 'far edge' }
 
 export interface WallStageProps {
   readonly datum?: Datum
   readonly edge?: Edge
+  /** The line the tape is hooked along. */
+  readonly hook?: Hook
   /** Handles for height and gap; only where the layout is set. */
   readonly handles?: boolean
   readonly height?: string
@@ -80,6 +89,7 @@ export interface WallStageProps {
 export function WallStage({
   datum = 'left',
   edge = 'near',
+  hook = 'foot',
   handles = false,
   height = '100%',
   behind = false,
@@ -100,9 +110,10 @@ export function WallStage({
   const rodLeft = frame.toX(0) - HEIGHT_ROD_WIDTH - 18
 
   const { layout } = plan
-  const marks = new Map(runningMarks(layout, datum, tape).map((mark) => [mark.stripId, mark]))
+  const marks = new Map(runningMarks(layout, datum, tape, hook).map((mark) => [mark.stripId, mark]))
   const { lines } = layout
-  const fromDatum = (at: number) => (datum === 'left' ? lines.left + at : lines.right - at)
+  const zero = hookedAt(layout, datum, hook)
+  const fromDatum = (at: number) => (datum === 'left' ? zero + at : zero - at)
   const rodStrips = layout.uprights.flatMap((batten) => {
     const mark = marks.get(batten.id)?.[edge]
     return mark

@@ -1,5 +1,6 @@
-import type { BoardIssue } from '~/core/stock'
-import { count, materialName, sayWithUnit, type Wording } from './words'
+import type { BoardIssue, KnownCost, Spare } from '~/core/stock'
+import type { Length } from '~/length'
+import { count, materialName, money, sayWithUnit, type Wording } from './words'
 
 /** Why no board plan can be made, and what to do. */
 export function boardIssueText(issue: BoardIssue, w: Wording): string {
@@ -9,4 +10,46 @@ export function boardIssueText(issue: BoardIssue, w: Wording): string {
     case 'pieceTooLong':
       return `${count(issue.pieceIds.length, 'piece')} up to ${sayWithUnit(issue.length, w)}: the longest board listed gives ${sayWithUnit(issue.longest, w)}. List a longer board or lower the layout.`
   }
+}
+
+/** One A or one B from board 2; or that there is none. */
+export function sparesText(spares: readonly Spare[]): string {
+  if (spares.length === 0) return 'none. A spoiled piece takes another board.'
+  return `${spares
+    .map(
+      ({ boardNumber, labels }) =>
+        `${labels.map((label) => `one ${label}`).join(' or ')} from board ${boardNumber}`,
+    )
+    .join('; ')}.`
+}
+
+/** What the sum shown is of: all boards, or those that have a price. */
+export function knownCostText({ unpricedBoards, lengths, pricedLengths }: KnownCost): string {
+  if (pricedLengths === 0) return 'no price known yet'
+  const priced = pricedLengths === lengths ? '' : ` (${pricedLengths} of ${count(lengths, 'length')} priced)`
+  return unpricedBoards === 0
+    ? `to pay${priced}`
+    : `and ${count(unpricedBoards, 'board')} without a price${priced}`
+}
+
+/** A board with nothing to spare for a piece that is only measured in place. */
+export function tightBoardText(
+  board: { readonly boardNumber: number; readonly labels: readonly string[]; readonly offcut: Length },
+  w: Wording,
+): string {
+  const left = board.offcut === 0 ? 'nothing' : `only ${sayWithUnit(board.offcut, w)}`
+  return `board ${board.boardNumber} has ${left} left, and ${board.labels.join(' and ')} ${board.labels.length === 1 ? 'is' : 'are'} measured in place: a hair longer and it takes another board. Measure before you buy, or take a longer board.`
+}
+
+/** Before the last change: 11 boards, $80.20. */
+export function beforeText(
+  {
+    pieces,
+    boards,
+    cost,
+  }: { readonly pieces: number; readonly boards: number; readonly cost: number | null },
+  currency: string,
+): string {
+  const paid = cost === null ? '' : `, ${money(cost, currency)}`
+  return `before: ${count(pieces, 'piece')}, ${count(boards, 'board')}${paid}`
 }

@@ -53,6 +53,8 @@ export function fileProblemText(problem: FileProblem, units: Units = 'inches'): 
     case 'unknownMaterial':
       return `${problem.path}: there is no material "${problem.material}" in settings.materials.`
     case 'sameId':
-      return `${problem.path}: "${problem.id}" is used by another wall already.`
+      return `${problem.path}: "${problem.id}" is used twice; each id may stand once.`
+    case 'ownName':
+      return `${problem.path}: "${problem.id}" is a name the plan gives its own strips. Choose another.`
   }
 }

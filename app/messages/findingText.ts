@@ -7,6 +7,7 @@ import {
   count,
   heightRuleName,
   materialName,
+  money,
   say,
   sayStock,
   sayWithUnit,
@@ -27,13 +28,28 @@ function exact(length: number, wording: Wording): string {
   return printed === whole || printed.includes("'") ? printed : `${printed} (exactly ${whole})`
 }
 
+/** What fills an open seam: caulk as far as it goes, beyond that wood. */
+function fillText(gap: number, caulk: number, where: string, w: Wording): string {
+  if (gap < 1) return `nothing open ${where}`
+  return gap <= caulk
+    ? `up to ${say(gap, w)} ${where}, which caulk fills`
+    : `up to ${say(gap, w)} ${where}: more than caulk fills (${say(caulk, w)}), so scribe it or cover it`
+}
+
+/** a, b and 3 more. */
+function listed(names: readonly string[]): string {
+  const [first = '', second, ...more] = names
+  if (second === undefined) return first
+  return more.length === 0 ? `${first} and ${second}` : `${first}, ${second} and ${more.length} more`
+}
+
 /** What a finding says: what is so, where, and by how much. */
 export function findingText(says: FindingSays, w: Wording): string {
   switch (says.code) {
     case 'stripsWiderThanSpan':
       return `${count(says.strips, 'strip')} of ${say(says.stripWidth, w)} need ${sayWithUnit(says.strips * says.stripWidth, w)}, more than the ${sayWithUnit(says.span, w)} there are. At most ${says.mostStrips} stand side by side.`
     case 'pitchWithinStrip':
-      return `Centre to centre ${sayWithUnit(says.pitch, w)} leaves no gap: the strip alone is ${say(says.stripWidth, w)} wide.`
+      return `Center to center ${sayWithUnit(says.pitch, w)} leaves no gap: the strip alone is ${say(says.stripWidth, w)} wide.`
     case 'needTwoStrips':
       return 'With a strip at each end there must be at least two strips.'
     case 'noStripFits':
@@ -59,9 +75,11 @@ export function findingText(says: FindingSays, w: Wording): string {
     case 'footWithoutBaseboard':
       return 'The battens are to stand on the baseboard, but none stays on this wall.'
     case 'endSliver':
-      return `${says.where === 'both' ? 'Both end bays are' : `The ${says.where} end bay is`} only ${say(says.end, w)} against gaps of ${sayWithUnit(says.gap, w)}: a sliver.`
+      return says.where === 'both'
+        ? `Both end bays are slivers: ${say(says.end, w)} at the left and ${say(says.other, w)} at the right, against gaps of ${sayWithUnit(says.gap, w)}.`
+        : `The ${says.where} end bay is only ${say(says.end, w)} against gaps of ${sayWithUnit(says.gap, w)}: a sliver.`
     case 'centerMarksUneven':
-      return `Centre marks are not even: the end bays come out ${exact(says.endBay, w)}, the inner ones ${exact(says.innerBay, w)}. Half a strip, ${sayWithUnit(says.endBay - says.innerBay, w)}, too wide at each end.`
+      return `Center marks are not even: the end bays come out ${exact(says.endBay, w)}, the inner ones ${exact(says.innerBay, w)}. Half a strip, ${sayWithUnit(says.endBay - says.innerBay, w)}, too wide at each end.`
     case 'gapOutsideLimits':
       return `The gap of ${say(says.gap, w)} is outside your limits of ${say(says.least, w)} to ${sayWithUnit(says.most, w)}.`
     case 'pieceLongerThanBoards':
@@ -76,12 +94,16 @@ export function findingText(says: FindingSays, w: Wording): string {
       const [before, after] =
         says.axis === 'across' ? ['left of it', 'right of it'] : ['below it', 'above it']
       const blame = {
-        whole: ` The whole ${says.axis === 'across' ? 'width' : 'height'} is the suspect: read it again.`,
-        part: ` One of its own readings is the suspect: read the ${thingName(says.kind)} again.`,
-        none: ' Read each of them once more.',
+        whole: ` Other things on the wall miss by as much: the whole ${says.axis === 'across' ? 'width' : 'height'} is the suspect, read it again.`,
+        part: ` The whole is right for other things here: one of these three is the suspect, read the ${thingName(says.kind)} again.`,
+        none: ` It can be any of the four. Read the whole ${says.axis === 'across' ? 'width' : 'height'} again first, then ${before}, itself and ${after}.`,
       }[says.suspect ?? 'none']
-      return `${capital(thingName(says.kind))}: ${say(says.first, w)} ${before}, ${say(says.size, w)} itself and ${say(says.second, w)} ${after} make ${say(says.first + says.size + says.second, w)}, but the wall reads ${sayWithUnit(says.whole, w)}. ${say(Math.abs(says.difference), w)} ${says.difference > 0 ? 'is missing' : 'is too much'}.${blame}`
+      return `${capital(thingName(says.kind))}: ${say(says.first, w)} ${before}, ${say(says.size, w)} itself and ${say(says.second, w)} ${after} make ${say(says.first + says.size + says.second, w)}, but the wall reads ${sayWithUnit(says.whole, w)}. ${say(Math.abs(says.difference), w)} ${says.difference > 0 ? 'is missing' : 'is too much'}; ${says.readings} honest readings miss by ${say(says.limit, w)} at most.${blame}`
     }
+    case 'readingsContradict':
+      return says.kind === 'width'
+        ? `The widths at ${say(says.places[0], w)} and ${say(says.places[1], w)} up say another lean than was read: they differ by ${sayWithUnit(says.difference, w)}, where honest readings differ by ${say(says.limit, w)} at most. Read the leans of both ends and those widths again.`
+        : `The heights at ${say(says.places[0], w)} and ${say(says.places[1], w)} from the left say another fall of the ceiling than was read: they differ by ${sayWithUnit(says.difference, w)}, where honest readings differ by ${say(says.limit, w)} at most. Read the falls and those heights again.`
     case 'readOnce':
       return `The ${says.kind} was read at ${says.times === 0 ? 'no place yet' : 'one place only'}. Read it at two ${says.kind === 'width' ? 'heights' : 'places along the wall'} at least: walls are not true.`
     case 'thingReadOnce':
@@ -91,7 +113,9 @@ export function findingText(says: FindingSays, w: Wording): string {
     case 'rereadDiffers':
       return `${capital(readingName(says.kind, says.place, w))} read ${say(says.before, w)} before and ${sayWithUnit(says.now, w)} now. The last one counts; a third would settle it.`
     case 'floorFalls':
-      return `The floor falls ${sayWithUnit(says.fall, w)} along the wall. ${levelRuleName(says.rule)}: up to ${say(says.gap, w)} to caulk or scribe under the trim, and the rail ${says.outOfLevel < 1 ? 'level' : `${say(says.outOfLevel, w)} out of level`}.`
+      return `The floor falls ${sayWithUnit(says.fall, w)} along the wall. ${levelRuleName(says.rule)}: ${fillText(says.gap, says.caulk, 'under the trim', w)}, and the rail ${says.outOfLevel < 1 ? 'level' : `${say(says.outOfLevel, w)} out of level`}.`
+    case 'ceilingFalls':
+      return `The ceiling is out of level by ${sayWithUnit(says.fall, w)} over what is covered: ${fillText(says.gap, says.caulk, 'above the trim', w)}.`
     case 'stripMeets':
       return `${stripName(says.stripId)} at ${say(says.at, w)} ${says.whole ? 'runs right over' : `overlaps by ${say(says.by, w)}`} the ${thingName(says.kind)}.`
     case 'proudOf':
@@ -99,11 +123,25 @@ export function findingText(says: FindingSays, w: Wording): string {
     case 'notWalked':
       return `${count(says.open, 'question')} of the walk round the room ${says.open === 1 ? 'is' : 'are'} open. What is found late costs most.`
     case 'cornerNotRead':
-      return `Horizontals are ${says.end === 'miter' ? 'mitred' : 'coped'} in the ${says.side} corner, but its angle was never read: 90° is only assumed. Read the corner.`
+      return `Horizontals are ${says.end === 'miter' ? 'mitered' : 'coped'} in the ${says.side} corner, but its angle was never read: 90° is only assumed. Read the corner.`
     case 'stairNotFollowed':
       return 'The wall rises along a stair, and the layout is level: strips end at the slope.'
     case 'widthChanged':
-      return `The width was read again: ${say(says.before, w)} before, ${sayWithUnit(says.now, w)} now. If the ${count(says.pieces, 'piece')} between uprights are cut already, these are the ways out.`
+      return `The width was ${say(says.before, w)} before and is ${sayWithUnit(says.now, w)} now. If the pieces are cut already, ${says.pieces} at most no longer fit: these are the ways out.`
+    case 'stripsShareWall':
+      return says.otherIds.every((id) => id === says.stripId)
+        ? `The sides of ${stripName(says.stripId).toLowerCase()} lie over one another: it can’t be cut as drawn.`
+        : `${stripName(says.stripId)} lies over ${listed(says.otherIds.map((id) => stripName(id).toLowerCase()))}: they can’t both be cut as drawn.`
+    case 'stripVanishes':
+      return `Of ${stripName(says.stripId).toLowerCase()} nothing is left to cut: what stands there takes all its place.`
+    case 'bandOffWall':
+      return `${stripName(says.bandId)} runs ${sayWithUnit(says.by, w)} ${says.edge === 'head' ? 'over the ceiling or the crown' : 'into the floor or the baseboard'}.`
+    case 'extentEmpty':
+      return `Nothing is covered: from ${say(says.left, w)} to ${say(says.right, w)} leaves no part of a wall that ends at ${sayWithUnit(says.wall, w)}.`
+    case 'extentBeyond':
+      return `The part to cover runs to ${say(says.right, w)}; the wall ends at ${sayWithUnit(says.wall, w)}, and so does the layout.`
+    case 'plateTooNear':
+      return `${stripName(says.stripId)} comes within ${say(says.space, w)} of the ${thingName(says.kind)}; ${sayWithUnit(says.asked, w)} was asked for.`
     case 'closes':
       return `Ends, strips and gaps close on ${sayWithUnit(says.wall, w)}.`
   }
@@ -121,7 +159,7 @@ export function wayOutText(says: WayOutSays, w: Wording): string {
     case 'useMaterial':
       return `Use ${materialName(says.materialId, w)}`
     case 'centerOn':
-      return `${says.on === 'gap' ? 'Gap' : 'Strip'} on the centre, ends ${say(says.end, w)}`
+      return `${says.on === 'gap' ? 'Gap' : 'Strip'} on the center, ends ${say(says.end, w)}`
     case 'gapIsClear':
       return `Read ${say(says.gap, w)} as the clear gap`
     case 'lowerTo':
@@ -138,6 +176,8 @@ export function wayOutText(says: WayOutSays, w: Wording): string {
       return 'List the usual lengths'
     case 'shiftBy':
       return `Shift all by ${say(Math.abs(says.by), w)} ${says.by > 0 ? '→' : '←'}`
+    case 'putBack':
+      return `Take the shift of ${say(Math.abs(says.by), w)} back`
     case 'notchIt':
       return 'Notch it'
     case 'endThere':
@@ -145,7 +185,7 @@ export function wayOutText(says: WayOutSays, w: Wording): string {
     case 'moveBox':
       return `Move the box ${say(Math.abs(says.by), w)} ${says.by > 0 ? '→' : '←'}: electrician`
     case 'useLevelRule':
-      return `${levelRuleName(says.rule)}: ${say(says.gap, w)} to caulk`
+      return `${levelRuleName(says.rule)}: ${says.gap < 1 ? 'nothing' : say(says.gap, w)} left under it`
     case 'backBevel':
       return '45° back bevel at the foot'
     case 'ledger':
@@ -158,8 +198,33 @@ export function wayOutText(says: WayOutSays, w: Wording): string {
       return `Take the ${thingName(says.kind)} off`
     case 'followStair':
       return 'Follow the slope'
-    case 'takeUp':
-      return `${{ even: 'Even everywhere', oneBay: 'All in one bay', endBays: 'Half in each end bay', ends: 'Wider end strips or fillers' }[says.uptake]}: recut ${says.recut === 0 ? 'none' : says.recut}`
+    case 'takeUp': {
+      const way = {
+        even: 'Even everywhere',
+        oneBay: 'All in one bay',
+        endBays: 'Half in each end bay',
+        ends: 'Fillers at both ends',
+      }[says.uptake]
+      const boards =
+        says.boards === null
+          ? 'not from the boards listed'
+          : says.boards === 0
+            ? 'no new board'
+            : count(says.boards, 'new board')
+      const cost =
+        says.cost === null || says.boards === 0 || !w.currency ? '' : `, ${money(says.cost, w.currency)}`
+      return `${way}: recut ${says.recut === 0 ? 'none' : says.recut}, ${boards}${cost}`
+    }
+    case 'moveRail':
+      return `${stripName(says.bandId)} to a top of ${say(says.top, w)}`
+    case 'takeRailOff':
+      return `Leave ${stripName(says.bandId).toLowerCase()} out`
+    case 'askForLess':
+      return says.clearance === 0 ? 'Let it touch' : `${say(says.clearance, w)} will do`
+    case 'wholeWall':
+      return 'Cover the whole wall'
+    case 'turnExtent':
+      return `From ${say(says.left, w)} to ${say(says.right, w)}`
     case 'placeFromRight':
       return 'Place it by the reading from the right'
     case 'removeBase':

@@ -1,5 +1,5 @@
 import type { Plan } from '~/core/computePlan'
-import { count, say, uprightWords, type Wording } from './words'
+import { count, say, sayWithUnit, uprightWords, type Wording } from './words'
 
 /** The layout in a line: 11 battens to a rail at 62. */
 export function layoutTitle({ layout }: Pick<Plan, 'layout'>, w: Wording): string {
@@ -11,9 +11,28 @@ export function layoutTitle({ layout }: Pick<Plan, 'layout'>, w: Wording): strin
   if (pattern === 'grid') {
     const border = bands.some(({ role }) => role === 'border')
     const columns = uprights.length + (border ? -1 : 1)
-    const rows = bands.filter(({ id }) => /^rail-\d+$/.test(id)).length + (border ? -1 : 1)
+    const rows = bands.filter(({ id }) => id.startsWith('gridRail-')).length + (border ? -1 : 1)
     return `A grid of ${columns} by ${rows}, up to ${say(height, w)}`
   }
   const rail = bands.some(({ id }) => id === 'topRail') ? 'a rail at ' : ''
   return `${count(uprights.length, one, many)} to ${rail}${say(height, w)}`
+}
+
+/** All moved 1 1/4 to the right; or as far as the ends let them. */
+export function shiftText(asked: number, moved: number, w: Wording): string {
+  const side = asked > 0 ? 'right' : 'left'
+  if (Math.abs(asked - moved) < 2) return `All moved ${sayWithUnit(Math.abs(asked), w)} to the ${side}.`
+  return moved === 0
+    ? `To be moved ${sayWithUnit(Math.abs(asked), w)} to the ${side}, but the ends leave no room for it.`
+    : `All moved ${sayWithUnit(Math.abs(moved), w)} to the ${side}, of ${say(Math.abs(asked), w)} asked for: the end leaves no more.`
+}
+
+/** A filler of 1/2 at each end. */
+export function fillersText(
+  { left, right }: { readonly left: number; readonly right: number },
+  w: Wording,
+): string {
+  return Math.abs(left - right) < 2
+    ? `A filler of ${sayWithUnit(left, w)} at each end.`
+    : `Fillers of ${say(left, w)} at the left and ${sayWithUnit(right, w)} at the right.`
 }

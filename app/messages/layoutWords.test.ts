@@ -28,12 +28,14 @@ const plain = (text: string) => text.replaceAll('\u202f', ' ')
 
 test('strips and pieces of every pattern have names a carpenter uses', () => {
   expect(
-    ['stile-3', 'slat-12', 'box-2', 'rail-2', 'chairRail-1', 'shelf-2', 'border'].map(stripName),
-  ).toEqual(['Stile 3', 'Slat 12', 'Box 2', 'Rail 2', 'Chair rail', 'Shelf 2', 'Border'])
+    ['stile-3', 'slat-12', 'box-2', 'rail-2', 'gridRail-2', 'chairRail-1', 'shelf-2', 'border'].map(
+      stripName,
+    ),
+  ).toEqual(['Stile 3', 'Slat 12', 'Box 2', 'Mid rail 2', 'Rail 2', 'Chair rail', 'Shelf 2', 'Border'])
   expect(pieceName({ stripId: 'box-2', id: 'box-2-left' })).toBe('Box 2, left side')
   expect(pieceName({ stripId: 'box-2', id: 'box-2-top-1' })).toBe('Box 2, upper side, part 1')
   expect(pieceName({ stripId: 'box-5', id: 'box-5-side3' })).toBe('Box 5, side 3')
-  expect(pieceName({ stripId: 'rail-2', id: 'rail-2-4' })).toBe('Rail 2, part 4')
+  expect(pieceName({ stripId: 'rail-2', id: 'rail-2-4' })).toBe('Mid rail 2, part 4')
 })
 
 test('each pattern has a title, and choosing it gives a layout without a wrong finding', () => {
@@ -87,7 +89,11 @@ test('a height says why and what it wastes', () => {
   })
   const texts = heightProposals(workpiece).map((each) => [plain(heightReason(each, w)), heightTakes(each)])
   expect(texts.map(([why]) => why)).toEqual(
-    expect.arrayContaining(['one third', 'bottom of the window’s casing', 'two from an 8 ft board']),
+    expect.arrayContaining([
+      'one third',
+      'bottom of the window’s casing',
+      'two from an 8 ft board: up to 47 15/16 each, the kerf counted',
+    ]),
   )
   for (const [, takes] of texts) expect(takes).toMatch(/^\d+ boards?, \d+ % of them wasted$/)
 })
@@ -120,7 +126,7 @@ test('sections, matches, corners and the order of fitting read like sentences', 
       ),
     ),
   ).toBe('East wall 7 of 24 1/2: all alike')
-  expect(cornerAngleText({ deg: 90, turn: 'inside', measured: false })).toBe('not read: 90° assumed')
+  expect(cornerAngleText({ deg: 90, turn: 'inside', measured: false })).toBe('inside, not read: 90° assumed')
   expect(cornerAngleText({ deg: 91.25, turn: 'inside', measured: true })).toBe('91.25° inside')
   const walls = [
     { id: 'a', left: 'run', right: 'run' } as const,

@@ -38,18 +38,18 @@ describe('findings speak the trade’s words, with numbers and where from', () =
     expect(ways).toEqual(['26 strips, gaps 2 7/16', 'Use 1x2 pine'])
   })
 
-  test('centre marks: both bays, by how much, and the right marks offered', () => {
+  test('center marks: both bays, by how much, and the right marks offered', () => {
     const { text, ways } = said(
       wallOf({}, { spacing: { school: 'centerMarks', bays: 4 } }),
       'centerMarksUneven',
     )
     expect(text).toBe(
-      'Centre marks are not even: the end bays come out 31 1/2, the inner ones 30 1/4. Half a strip, 1 1/4 in, too wide at each end.',
+      'Center marks are not even: the end bays come out 31 1/2, the inner ones 30 1/4. Half a strip, 1 1/4 in, too wide at each end.',
     )
     expect(ways).toEqual(['3 strips, gaps 30 7/8'])
   })
 
-  test('a sliver names the ends and offers the other centring', () => {
+  test('a sliver names the ends and offers the other centering', () => {
     const spacing = {
       school: 'fromCenter',
       about: null,
@@ -58,8 +58,10 @@ describe('findings speak the trade’s words, with numbers and where from', () =
       centerOn: 'strip',
     } as const
     const { text, ways } = said(wallOf({}, { spacing }), 'endSliver')
-    expect(text).toBe('Both end bays are only 2 3/4 against gaps of 18 in: a sliver.')
-    expect(ways[0]).toBe('Gap on the centre, ends 13')
+    expect(text).toBe(
+      'Both end bays are slivers: 2 3/4 at the left and 2 3/4 at the right, against gaps of 18 in.',
+    )
+    expect(ways[0]).toBe('Gap on the center, ends 13')
   })
 
   test('too high: above what, by how much, and what to lower to', () => {
@@ -87,10 +89,10 @@ describe('findings speak the trade’s words, with numbers and where from', () =
 test('pieces, ends, heights and board troubles have names', () => {
   expect(pieceName({ stripId: 'batten-4', id: 'batten-4' })).toBe('Batten 4')
   expect(pieceName({ stripId: 'topRail', id: 'topRail-2' })).toBe('Top rail, part 2')
-  expect(endCutName({ kind: 'miter', sawSettingDeg: 38.168, longEdge: 'left' })).toBe(
+  expect(endCutName({ kind: 'miter', sawSettingDeg: 38.168, longEdge: 'left' }, inches(2.5), wording)).toBe(
     'saw at 38.2°, left edge long',
   )
-  expect(endCutName({ kind: 'scarf', bevelDeg: 45, hidden: millimeters(0) })).toBe(
+  expect(endCutName({ kind: 'scarf', bevelDeg: 45, hidden: millimeters(0) }, inches(2.5), wording)).toBe(
     '45° scarf through the thickness, laps over',
   )
   expect(heightMarkName({ id: 'topRail-bottom', what: 'bandBottom', bandId: 'topRail' })).toBe(

@@ -20,7 +20,7 @@ const ENDS_WORDS: Readonly<Record<Ends | 'center' | 'uneven', string>> = {
   half: 'half a gap at each end',
   stripGap: 'a strip left, a gap right',
   gapStrip: 'a gap left, a strip right',
-  center: 'worked from the centre',
+  center: 'worked from the center',
   uneven: 'single strips step aside',
 }
 
@@ -95,7 +95,7 @@ export function heightReason({ reason }: HeightProposal, w: Wording): string {
     case 'linesUp':
       return `${reason.edge} of the ${reason.kind === 'window' || reason.kind === 'door' ? `${reason.kind}’s casing` : thingName(reason.kind)}`
     case 'perBoard':
-      return `${['', 'one', 'two', 'three'][reason.pieces] ?? reason.pieces} from ${article(sayStock(reason.board, w))} board`
+      return `${['', 'one', 'two', 'three'][reason.pieces] ?? reason.pieces} from ${article(sayStock(reason.board, w))} board: up to ${say(reason.piece, w)} each, ${reason.pieces === 2 ? 'the kerf' : 'the kerfs'} counted`
   }
 }
 

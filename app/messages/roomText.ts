@@ -1,4 +1,5 @@
 import type { RoomCorner } from '~/core/layout/corners'
+import type { Turn } from '~/model'
 import type { CornerTrouble, FittingStep, Joint, RoomWall } from '~/core/room/fittingOrder'
 import type { Match, MatchMember } from '~/core/room/matchWalls'
 import { say, sayWithUnit, type Wording } from './words'
@@ -25,7 +26,8 @@ export function matchText(
 
 /** 91° inside, read; or not read yet. */
 export function cornerAngleText({ deg, turn, measured }: RoomCorner): string {
-  return measured ? `${Number(deg.toFixed(2))}° ${turn}` : 'not read: 90° assumed'
+  if (turn === 'none') return 'they do not meet'
+  return measured ? `${Number(deg.toFixed(2))}° ${turn}` : `${turn}, not read: 90° assumed`
 }
 
 /** How two walls' horizontals meet. */
@@ -35,7 +37,7 @@ export function jointName(joint: Joint, left: string, right: string): string {
     rightRunsCope: `${right} runs, ${left} is coped to it`,
     leftRunsButt: `${left} runs, ${right} butts against it`,
     rightRunsButt: `${right} runs, ${left} butts against it`,
-    miter: 'mitred, each at half the corner',
+    miter: 'mitered, each at half the corner',
   }[joint]
 }
 
@@ -44,7 +46,9 @@ export function jointTroubleText(trouble: CornerTrouble): string {
   return {
     bothRun: 'Both run to the corner: they would meet in one place. Cope or butt one of them.',
     noneRuns: 'Neither runs to the corner, so there is nothing to cope or butt to.',
-    halfMitered: 'Only one of them is mitred: a mitre takes both.',
+    copedOutside:
+      'Round an outside corner there is no profile to cope to. Miter it, or butt one against the other.',
+    halfMitered: 'Only one of them is mitered: a miter takes both.',
   }[trouble]
 }
 
@@ -61,12 +65,12 @@ export function fittingStepText(
   nameOf: (id: string) => string,
 ): string {
   const wall = walls.find(({ id }) => id === wallId)
-  const mitred = wall?.left === 'miter' || wall?.right === 'miter'
+  const mitered = wall?.left === 'miter' || wall?.right === 'miter'
   const why =
     after.length > 0
       ? `after ${after.map(nameOf).join(' and ')}, cut to it`
-      : mitred
-        ? 'its mitre is dry-fitted to the next before either is nailed'
+      : mitered
+        ? 'its miter is dry-fitted to the next before either is nailed'
         : 'runs into its corners'
   return `${index === 0 ? 'First' : 'Then'} the horizontals of ${nameOf(wallId)}: ${why}.`
 }
@@ -74,4 +78,9 @@ export function fittingStepText(
 /** The gap of the wall beside carried on. */
 export function rhythmText(name: string, gap: number, side: 'left' | 'right', w: Wording): string {
   return `The rhythm of ${name}: gaps of ${say(gap, w)} from the ${side} corner`
+}
+
+/** How the next wall turns. */
+export function turnName(turn: Turn): string {
+  return { inside: 'inside corner', outside: 'outside corner', none: 'do not meet' }[turn]
 }

@@ -1,5 +1,5 @@
 import type { BatchAdvice } from '~/core/cutting/batch'
-import type { FixingAdvice } from '~/core/cutting/fixing'
+import type { RowFixing } from '~/core/cutting/fixing'
 import type { StudEstimate } from '~/core/survey/studEstimate'
 import type { Length } from '~/length'
 import type { Fixing, LengthReadingKind, LevelRule, ThingKind, WalkQuestion } from '~/model'
@@ -55,9 +55,9 @@ export function levelRuleName(rule: LevelRule): string {
 export function batchText({ advice, why, spread }: BatchAdvice, w: Wording): { name: string; why: string } {
   const name = { batch: 'batch', measureInPlace: 'measure in place', scribe: 'hold up and scribe' }[advice]
   const reason = {
-    betweenRails: 'both ends land on rails set by one line',
+    betweenStrips: 'both ends land on strips set by marks',
     readingsAgree: `readings agree within ${sayWithUnit(spread, w)}`,
-    readingsDiffer: `readings differ by ${sayWithUnit(spread, w)}`,
+    readingsDiffer: `the wall is out by ${sayWithUnit(spread, w)}`,
     readTooSeldom: 'the wall was read at too few places to trust the figure',
     meetsThing: 'it ends at something on the wall',
   }[why]
@@ -68,25 +68,34 @@ export function fixingName(fixing: Fixing): string {
   return {
     nails: 'nails only',
     nailsAndGlue: 'nails and glue',
-    dabs: 'dabs of glue',
+    dabs: 'dabs of glue and brads',
     crossedNails: 'crossed nails',
+    pinsAndGlue: 'pins and adhesive',
+    adhesiveOnly: 'adhesive only, propped or taped until it sets',
+    hotGlue: 'hot glue on a backer panel',
     removable: 'removable tape or backer',
   }[fixing]
 }
 
-/** How a piece goes on, in one sentence. */
-export function fixingText({ fixing, why, studs, nail, longestNail }: FixingAdvice, w: Wording): string {
+/** How pieces of a row go on, in one sentence, and where nothing is driven. */
+export function fixingText({ advice, studs }: Pick<RowFixing, 'advice' | 'studs'>, w: Wording): string {
+  const { fixing, why, nail, longestNail, clearOf } = advice
+  const [least, most] = studs
   const because = {
     renter: 'the home is rented, so nothing that tears the wall',
     chosen: 'as you chose',
-    onStuds: `it crosses ${count(studs, 'stud')}`,
+    onStuds: `it crosses ${least === most ? count(least, 'stud') : `${least} to ${most} studs`}`,
     offStuds: 'it lies between the studs',
     light: 'it is light and off the studs',
     noStuds: 'no stud is marked under it yet',
     keepOut: 'a cable may run behind it, so nothing is driven',
   }[why]
   const nails = nail ? `, ${sayWithUnit(nail, w)} long (never over ${sayWithUnit(longestNail, w)})` : ''
-  return `${fixingName(fixing)}${nails}: ${because}`
+  const clear =
+    nail && clearOf.length > 0
+      ? `. Drive nothing from ${clearOf.map(({ from, to }) => `${say(from, w)} to ${say(to, w)}`).join(' and from ')}: a cable may run there`
+      : ''
+  return `${fixingName(fixing)}${nails}: ${because}${clear}`
 }
 
 /** The walk round the room: what is asked, and what can be answered. */

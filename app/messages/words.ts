@@ -1,4 +1,4 @@
-import type { EndCut } from '~/core/pieces'
+import { type EndCut, type Notch, twoSawSettings } from '~/core/pieces'
 import {
   formatLength,
   formatLengthWithUnit,
@@ -14,6 +14,8 @@ import type { CornerEnd, HeightRule, Material, Pattern, RailUse, Survey, ThingKi
 export interface Wording {
   readonly format: LengthFormat
   readonly materials: readonly Material[]
+  /** For sums of money; without it they are left out. */
+  readonly currency?: string
 }
 
 /** 28 5/8. */
@@ -47,7 +49,8 @@ const STRIP_NAMES: Readonly<Record<string, string>> = {
   slat: 'Slat',
   stile: 'Stile',
   box: 'Box',
-  rail: 'Rail',
+  rail: 'Mid rail',
+  gridRail: 'Rail',
   chairRail: 'Chair rail',
   pictureRail: 'Picture rail',
   shelf: 'Shelf',
@@ -55,6 +58,7 @@ const STRIP_NAMES: Readonly<Record<string, string>> = {
 
 /** Batten 4, Box 2, Top rail; the first chair rail needs no number. */
 export function stripName(stripId: string): string {
+  if (stripId.startsWith('filler-')) return `${capital(stripId.slice('filler-'.length))} filler`
   const [, kind = stripId, number] = /^([A-Za-z]+)-(\d+)$/.exec(stripId) ?? []
   const name = STRIP_NAMES[kind] ?? kind
   const alone = number === '1' && ['chairRail', 'pictureRail', 'shelf'].includes(kind)
@@ -72,7 +76,7 @@ export function patternName(pattern: Pattern): string {
   return {
     battens: 'battens',
     grid: 'a grid',
-    boxes: 'boxes of moulding',
+    boxes: 'boxes of molding',
     slats: 'slats',
     rails: 'rails alone',
   }[pattern]
@@ -89,7 +93,7 @@ export function cornerEndName(end: CornerEnd): { text: string; hint: string } {
     run: { text: 'run square to the wall', hint: 'the one that is fitted first' },
     against: { text: 'butt against the trim there', hint: 'square, shorter by its thickness' },
     cope: { text: 'are coped to the trim there', hint: 'cut to its profile; fitted second' },
-    miter: { text: 'are mitred', hint: 'half of the measured corner angle' },
+    miter: { text: 'are mitered', hint: 'half of the measured corner angle' },
   }[end]
 }
 
@@ -167,6 +171,12 @@ export function money(hundredths: number, currency: string): string {
   return new Intl.NumberFormat('en-US', { style: 'currency', currency }).format(hundredths / 100)
 }
 
+/** The foot line at 3 1/2, the head line at 61, the laser line at 48. */
+export function hookName(hook: 'foot' | 'head' | object, height: number, w: Wording): string {
+  const line = hook === 'foot' ? 'foot line' : hook === 'head' ? 'head line' : 'laser line'
+  return `the ${line}, ${say(height, w)} up`
+}
+
 function rowWords(id: string): string {
   const row = /^row(\d+)-/.exec(id)?.[1]
   return row === undefined || row === '1' ? '' : `, row ${row}`
@@ -195,12 +205,31 @@ export function heightMarkName(mark: { id: string; what: string; bandId?: string
   }
 }
 
+/** The start end and the two edges of a piece as it stands on the wall, by its direction. */
+function wallWords(directionDeg: number): { start: string; left: string; right: string } {
+  const quarter = Math.round((((directionDeg % 360) + 360) % 360) / 90) % 4
+  return (
+    [
+      { start: 'left end', left: 'upper', right: 'lower' },
+      { start: 'foot', left: 'left', right: 'right' },
+      { start: 'right end', left: 'lower', right: 'upper' },
+      { start: 'head', left: 'right', right: 'left' },
+    ][quarter] ?? { start: 'start', left: 'left', right: 'right' }
+  )
+}
+
+/** Notch 1 deep out of the left edge, from 12 to 59 1/2 from the foot. */
+export function notchText({ from, to, depth, edge }: Notch, directionDeg: number, w: Wording): string {
+  const words = wallWords(directionDeg)
+  return `notch ${say(depth, w)} deep out of the ${words[edge]} edge, from ${say(from, w)} to ${say(to, w)} from the ${words.start}’s long point`
+}
+
 function degrees(deg: number): string {
   return `${Number(deg.toFixed(1))}°`
 }
 
 /** Square, 45° scarf over, 30° miter. */
-export function endCutName(cut: EndCut): string {
+export function endCutName(cut: EndCut, faceWidth: number, w: Wording): string {
   switch (cut.kind) {
     case 'square':
       return 'square'
@@ -214,5 +243,9 @@ export function endCutName(cut: EndCut): string {
       return `cope: cut at ${degrees(cut.sawSettingDeg)}, then follow the profile`
     case 'cornerMiter':
       return `bevel at ${degrees(cut.sawSettingDeg)}, ${cut.longSide} long`
+    case 'twoCuts': {
+      const { leftDeg, rightDeg } = twoSawSettings(cut, faceWidth)
+      return `two cuts that meet ${say(cut.meetFromLeft, w)} from the left edge: ${degrees(leftDeg)} to it, ${degrees(rightDeg)} to the right edge`
+    }
   }
 }

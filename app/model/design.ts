@@ -23,7 +23,16 @@ export type LevelRule = (typeof LEVEL_RULES)[number]
 export const PROUD_WAYS = ['leave', 'backBevel', 'ledger'] as const
 
 /** Ways of fixing a strip. */
-export const FIXINGS = ['nails', 'nailsAndGlue', 'dabs', 'crossedNails', 'removable'] as const
+export const FIXINGS = [
+  'nails',
+  'nailsAndGlue',
+  'dabs',
+  'crossedNails',
+  'pinsAndGlue',
+  'adhesiveOnly',
+  'hotGlue',
+  'removable',
+] as const
 export type Fixing = (typeof FIXINGS)[number]
 
 /** What the trim on one wall is to be. */
@@ -63,6 +72,11 @@ export function designSchema(length: LengthSchema) {
       .strictObject({ left: notNegative(length), right: positive(length) })
       .nullable()
       .default(null),
+    /** Strips ripped to width that take up what is left between the layout and the wall at its two ends. */
+    fillers: z
+      .strictObject({ left: positive(length), right: positive(length) })
+      .nullable()
+      .default(null),
     /** The grid's perimeter, and the weights its rows' heights go by, from the bottom up. */
     border: z.enum(['none', 'butt', 'miter']).default('butt'),
     rows: z.array(z.number().positive().max(100)).min(1).max(40).default([1, 1]),
@@ -74,6 +88,8 @@ export function designSchema(length: LengthSchema) {
     judgement: judgementSchema(length).default(STARTING_JUDGEMENT),
     /** Its counts stay as they are when the walls of the room are matched. */
     locked: z.boolean().default(false),
+    /** Left out of matching and of the order of fitting: the room's other walls are settled without it. */
+    apart: z.boolean().default(false),
     /** How a rail longer than the boards is joined. */
     railJoint: z.enum(['scarf', 'butt']),
     /** What a falling floor does to the rails: dead level, along the floor, along the ceiling, half way. */
@@ -120,12 +136,14 @@ export function startingDesign(): Design {
     sections: 'across',
     sectionOwn: {},
     extent: null,
+    fillers: null,
     border: 'butt',
     rows: [1, 1],
     boxes: STARTING_BOXES,
     corners: { left: 'run', right: 'run' },
     judgement: STARTING_JUDGEMENT,
     locked: false,
+    apart: false,
     railJoint: 'scarf',
     levelRule: 'level',
     shift: ZERO,

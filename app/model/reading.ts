@@ -123,8 +123,14 @@ export const NOT_WALKED: WalkRound = {
   child: null,
 }
 
-/** A finding that stops the work, overruled with a reason. `key` names the finding. */
-export const overruledSchema = z.strictObject({
-  key: z.string().min(1).max(200),
-  reason: z.string().trim().min(1).max(300),
-})
+/**
+ * A finding that stops the work, overruled with a reason. `key` names the finding, `figure` is what the reason was given
+ * for: a finding that has grown away from it asks again.
+ */
+export function overruledSchema(length: LengthSchema) {
+  return z.strictObject({
+    key: z.string().min(1).max(200),
+    reason: z.string().trim().min(1).max(300),
+    figure: length.nullable().default(null),
+  })
+}

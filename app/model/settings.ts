@@ -18,6 +18,8 @@ export function settingsSchema(length: LengthSchema) {
       /** How far a chain of readings may miss its whole, and how far a piece may miss its place. */
       closure: notNegative(length).default(inches(1 / 8)),
       fit: notNegative(length).default(inches(1 / 16)),
+      /** The widest seam caulk is used for: about 1/8 in, common practice, no source. */
+      caulk: notNegative(length).default(inches(1 / 8)),
     })
     .refine((settings) => tapesFor(settings.units).includes(settings.tape), {
       path: ['tape'],
@@ -39,6 +41,7 @@ export function startingSettings(units: Settings['units'], tape: Settings['tape'
     currency: 'USD',
     closure: inches(1 / 8),
     fit: inches(1 / 16),
+    caulk: inches(1 / 8),
     materials: [...STOCK_LIST],
     shop: {
       kerf: inches(1 / 8),

@@ -19,6 +19,13 @@ function runningTrim(length: LengthSchema) {
   })
 }
 
+/** How the next wall turns at an end: towards the room, away from it, or not at all. */
+export const TURNS = ['inside', 'outside', 'none'] as const
+export type Turn = (typeof TURNS)[number]
+
+/** How many earlier widths a survey keeps. */
+export const WIDTHS_KEPT = 12
+
 /**
  * The wall as measured. `width` and `height` are the wall's in round terms: along the floor from the left
  * corner, and from the finished floor there. Readings say how it really is; without any it is true and square.
@@ -34,7 +41,13 @@ export function surveySchema(length: LengthSchema) {
     things: z.array(thingSchema(length)).max(100).default([]),
     behind: behindSchema(length).default({ studs: [], wallboard: inches(0.5), keepOuts: [] }),
     walkRound: walkRoundSchema.default(NOT_WALKED),
-    overruled: z.array(overruledSchema).max(60).default([]),
+    /** What the wall does at its two ends: another wall turns in or out there, or none meets it. */
+    turns: z
+      .strictObject({ left: z.enum(TURNS), right: z.enum(TURNS) })
+      .default({ left: 'inside', right: 'inside' }),
+    /** Widths the wall was taken for before, oldest first: pieces may have been cut to them. */
+    widthsBefore: z.array(positive(length)).max(WIDTHS_KEPT).default([]),
+    overruled: z.array(overruledSchema(length)).max(60).default([]),
   })
 }
 
@@ -59,6 +72,8 @@ export function blankSurvey(): Survey {
     things: [],
     behind: { studs: [], wallboard: inches(0.5), keepOuts: [] },
     walkRound: NOT_WALKED,
+    turns: { left: 'inside', right: 'inside' },
+    widthsBefore: [],
     overruled: [],
   }
 }

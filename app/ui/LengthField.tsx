@@ -78,13 +78,20 @@ function written(value: Length, format: LengthFormat): string {
  * A length as people type it. What was typed and what it means are two things: the text stays as typed until
  * the field is left, and text that can't be read stays for good, with the reason beside it.
  */
-export function LengthField(props: LengthFieldProps) {
+export function LengthField(
+  props: Omit<LengthFieldProps, 'value'> & {
+    /** null is an empty field: nothing was read or typed yet. */
+    readonly value: Length | null
+  },
+) {
   const { label, value, format, onChange, onCommit, onUnread, least, most, note } = props
   const [typed, setTyped] = useState<string | null>(props.unread ?? null)
-  const text = typed ?? written(value, format)
+  const text = typed ?? (value === null ? '' : written(value, format))
   const problem = typed === null ? null : problemOf(typed)
 
   function problemOf(candidate: string): string | null {
+    // an empty field that may be empty is no mistake
+    if (value === null && candidate.trim() === '') return null
     const result = parseLength(candidate, format.units)
     if (!result.ok) return lengthIssueText(result.issue, format.units)
     const show = (limit: Length | undefined) =>

@@ -56,17 +56,17 @@ test('every school lays the wall out and closes', async ({ page }) => {
   await openDemoWall(page, 'Bed wall')
   const sum = page.getByTestId('closing-sum')
   const school = page.getByRole('button', { name: /How they are spaced/ })
-  for (const name of [/by count/, /near a wish/, /from one end/, /centre marks/, /from the centre/]) {
+  for (const name of [/by count/, /near a wish/, /from one end/, /center marks/, /from the center/]) {
     await school.click()
     await page.getByRole('option', { name }).click()
     await expect(sum).toContainText('closes on the wall')
   }
   await school.click()
-  await page.getByRole('option', { name: /centre marks/ }).click()
-  await expect(page.getByText(/Centre marks are not even/)).toBeVisible()
+  await page.getByRole('option', { name: /center marks/ }).click()
+  await expect(page.getByText(/Center marks are not even/)).toBeVisible()
   const right = page.getByRole('button', { name: /strips, gaps/ }).first()
   await right.click()
-  await expect(page.getByText(/Centre marks are not even/)).toBeHidden()
+  await expect(page.getByText(/Center marks are not even/)).toBeHidden()
 })
 
 test('prices and kerf change the boards; units and tape change only the writing', async ({ page }) => {

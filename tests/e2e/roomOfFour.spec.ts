@@ -92,11 +92,11 @@ test('a dining room of four walls: chair rail and matched boxes, one wall with a
   await expect(page.getByRole('list', { name: 'Order of fitting' })).toContainText(
     'Then the horizontals of Door wall: after Long wall and Fire wall, cut to it.',
   )
-  await pickWord(page, 'Fire wall and Yard wall meet', /^mitred/)
-  await expect(page.getByRole('button', { name: /^mitred, each at half the corner/ })).toBeVisible()
+  await pickWord(page, 'Fire wall and Yard wall meet', /^mitered/)
+  await expect(page.getByRole('button', { name: /^mitered, each at half the corner/ })).toBeVisible()
   await expectAccessible(page)
 
-  // on the wall: the rail is mitred, the corner asks to be read, half of it is on the card
+  // on the wall: the rail is mitered, the corner asks to be read, half of it is on the card
   await page.getByRole('link', { name: 'Yard wall', exact: true }).click()
   await openStage(page, 'Cut')
   await expect(page.getByRole('region', { name: 'Not ready to cut' })).toContainText(

@@ -4,21 +4,10 @@ import type { Placement } from '../spacing'
 /** How a wall that turned out wider or narrower than laid out can take up the difference. */
 export type Uptake = 'even' | 'oneBay' | 'endBays' | 'ends'
 
-/** One way to take it up: where the strips then stand on the new span, and how many bays change their width. */
+/** One way to take it up: where the strips then stand on the new span. */
 export interface NewWidthWay {
   readonly uptake: Uptake
   readonly nearEdges: readonly Length[]
-  readonly baysChanged: number
-}
-
-/** Bays that differ by more than the rounding of one figure are cut anew. */
-const SAME_WITHIN = 2
-
-function changed(before: Placement, nearEdges: readonly number[]): number {
-  return before.gaps.filter((gap, i) => {
-    const now = (nearEdges[i + 1] ?? 0) - (nearEdges[i] ?? 0) - before.stripWidth
-    return Math.abs(now - gap) > SAME_WITHIN
-  }).length
 }
 
 /**
@@ -39,8 +28,8 @@ export function newWidthWays(before: Placement, by: number): NewWidthWay[] {
   ]
   return ways
     .filter(({ uptake }) => uptake !== 'ends' || by > 0)
-    .map(({ uptake, move }) => {
-      const edges = nearEdges.map((edge, i) => nearestNanometer(edge + move(i)))
-      return { uptake, nearEdges: edges, baysChanged: changed(before, edges) }
-    })
+    .map(({ uptake, move }) => ({
+      uptake,
+      nearEdges: nearEdges.map((edge, i) => nearestNanometer(edge + move(i))),
+    }))
 }

@@ -35,7 +35,7 @@ describe('fixing', () => {
 
   test('no stud known: crossed nails; light: dabs; rented: nothing that tears; chosen: as chosen', () => {
     expect(fix({}).fixing).toBe('crossedNails')
-    expect(fix({}, { battenMaterial: 'lattice' })).toMatchObject({ fixing: 'dabs', nail: null })
+    expect(fix({}, { battenMaterial: 'lattice' })).toMatchObject({ fixing: 'dabs', nail: inches(0.75) })
     expect(fix({ behind, walkRound: { ...NOT_WALKED, holder: 'renter' } }).fixing).toBe('removable')
     expect(fix({ behind }, { fixing: 'dabs' })).toMatchObject({ fixing: 'dabs', why: 'chosen' })
   })
@@ -43,7 +43,7 @@ describe('fixing', () => {
   test('along a keep-out nothing is driven', () => {
     const keepOuts = [{ id: 'k', left: inches(10), bottom: inches(0), width: inches(15), height: inches(95) }]
     expect(fix({ behind: { ...behind, keepOuts } })).toMatchObject({
-      fixing: 'dabs',
+      fixing: 'adhesiveOnly',
       why: 'keepOut',
       nail: null,
     })
@@ -76,7 +76,7 @@ describe('may I batch?', () => {
   const onFloor = { foot: { kind: 'floor' } } as const
 
   test('battens between two rails: batch', () => {
-    expect(advise({}, {}, 'batten')).toMatchObject({ advice: 'batch', why: 'betweenRails' })
+    expect(advise({}, {}, 'batten')).toMatchObject({ advice: 'batch', why: 'betweenStrips' })
   })
 
   test('read at too few places: measure in place', () => {
@@ -92,5 +92,92 @@ describe('may I batch?', () => {
     })
     expect(advise(widths(131, 131.125), {}, 'topRail').advice).toBe('measureInPlace')
     expect(advise(widths(131, 131.75), {}, 'topRail').advice).toBe('scribe')
+  })
+})
+
+describe('batch goes by what a piece really ends at', () => {
+  const adviceOf = (
+    survey: Parameters<typeof wallOf>[0],
+    design: Parameters<typeof wallOf>[1],
+    id: string,
+  ) => {
+    const workpiece = wallOf(survey, design)
+    const plan = computePlan(workpiece)
+    const row = plan.cutList.find(({ pieceIds }) => pieceIds.includes(id))
+    if (!row) throw new Error(`no ${id} in ${plan.pieces.map((piece) => piece.id).join(' ')}`)
+    return batchAdvice(row, plan.pieces, workpiece)
+  }
+  const grid = { pattern: 'grid', topRail: null, height: { rule: 'full' }, foot: { kind: 'floor' } } as const
+  const untrue = {
+    readings: [
+      reading('height', 0, 95),
+      reading('height', 131, 95.5),
+      reading('width', 5, 131),
+      reading('width', 90, 130.5),
+      reading('floorFall', 131, 0),
+    ],
+  }
+  const trueWall = {
+    readings: [
+      reading('height', 0, 95),
+      reading('height', 131, 95),
+      reading('width', 5, 131),
+      reading('width', 90, 131),
+      reading('floorFall', 131, 0),
+    ],
+  }
+
+  test('stiles from floor to ceiling: measured on an untrue wall and where nothing was read, else batched', () => {
+    const stiles = { ...grid, through: 'uprights', border: 'butt' } as const
+    expect(adviceOf(untrue, stiles, 'stile-2')).toMatchObject({
+      advice: 'measureInPlace',
+      why: 'readingsDiffer',
+    })
+    expect(adviceOf({}, stiles, 'stile-2').why).toBe('readTooSeldom')
+    expect(adviceOf(trueWall, stiles, 'stile-2').advice).toBe('batch')
+  })
+
+  test('the sides of a mitred border, upright and level', () => {
+    const mitred = { ...grid, border: 'miter' } as const
+    for (const id of ['border-left', 'border-top']) {
+      expect(adviceOf(untrue, mitred, id)).toMatchObject({
+        advice: 'measureInPlace',
+        why: 'readingsDiffer',
+        spread: inches(0.5),
+      })
+      expect(adviceOf({}, mitred, id).why).toBe('readTooSeldom')
+      expect(adviceOf(trueWall, mitred, id)).toMatchObject({ advice: 'batch', why: 'readingsAgree' })
+    }
+    // the rails between its stiles hang on marks alone
+    expect(adviceOf(untrue, mitred, 'gridRail-2-1')).toMatchObject({ advice: 'batch', why: 'betweenStrips' })
+  })
+
+  test('box sides: level ones hang on the width, upright ones on what bounds their row', () => {
+    const boxes = {
+      pattern: 'boxes',
+      topRail: { material: 'chair-rail' },
+      height: { rule: 'third' },
+    } as const
+    expect(adviceOf(untrue, boxes, 'box-1-top').why).toBe('readingsDiffer')
+    expect(adviceOf({}, boxes, 'box-1-top').why).toBe('readTooSeldom')
+    expect(adviceOf(untrue, boxes, 'box-1-left')).toMatchObject({ advice: 'batch', why: 'betweenStrips' })
+    const onFloor = { ...boxes, foot: { kind: 'floor' } } as const
+    expect(adviceOf({}, onFloor, 'box-1-left').why).toBe('readTooSeldom')
+    expect(adviceOf(trueWall, onFloor, 'box-1-left').advice).toBe('batch')
+  })
+
+  test('widths may be known by one width and both leans, heights by one height and a fall', () => {
+    const leans = {
+      readings: [reading('width', 5, 131), reading('plumbLeft', 90, 0), reading('plumbRight', 90, 0.5)],
+    }
+    expect(adviceOf(leans, {}, 'topRail')).toMatchObject({ advice: 'measureInPlace', why: 'readingsDiffer' })
+    const half = { readings: leans.readings.slice(0, 2) }
+    expect(adviceOf(half, {}, 'topRail').why).toBe('readTooSeldom')
+    const fall = {
+      readings: [reading('height', 0, 95), reading('ceilingFall', 131, 0.25), reading('floorFall', 131, 0)],
+    }
+    expect(adviceOf(fall, { ...grid, border: 'miter' }, 'border-right')).toMatchObject({
+      why: 'readingsDiffer',
+    })
   })
 })

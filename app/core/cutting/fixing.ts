@@ -1,17 +1,26 @@
-import { addLengths, inches, type Length, nanometers } from '~/length'
+import { addLengths, inches, type Length, nearestNanometer } from '~/length'
 import type { Fixing, Material, Survey, Workpiece } from '~/model'
-import { isUpright, type Piece } from '../pieces'
+import type { CutRow, Piece } from '../pieces'
 import { boundsOf } from '../geometry'
 import { keepOutsOf } from '../survey/keepOuts'
+
+/** A stretch of a piece: along the wall from the left corner for a level one, up from the floor for an upright. */
+export interface Stretch {
+  readonly from: Length
+  readonly to: Length
+}
 
 /** How a piece goes on, why, and with what nail. */
 export interface FixingAdvice {
   readonly fixing: Fixing
   readonly why: 'renter' | 'chosen' | 'onStuds' | 'offStuds' | 'light' | 'noStuds' | 'keepOut'
-  /** Studs the piece crosses. */
+  /** Studs the piece crosses where something may be driven. */
   readonly studs: number
+  /** What is driven; null where nothing is. */
   readonly nail: Length | null
   readonly longestNail: Length
+  /** Where on the piece nothing is driven, whatever holds the rest of it. */
+  readonly clearOf: readonly Stretch[]
 }
 
 /** Cable must lie at least this far behind the stud's face (NFPA 70, 300.4(D)). */
@@ -39,42 +48,120 @@ function nailFor(thickness: Length, wallboard: Length): Length | null {
   )
 }
 
-/** Strips this thin weigh little. Common practice, no source. */
+/** A brad that holds a piece until its adhesive has set: through the piece and the board behind it. */
+function holdingBrad(thickness: Length, wallboard: Length): Length | null {
+  const longest = longestNail(thickness, wallboard)
+  const wanted = thickness + wallboard
+  return NAILS.find((nail) => nail >= wanted && nail <= longest) ?? nailFor(thickness, wallboard)
+}
+
+/** Strips this thin weigh little, and so do narrow mouldings up to half an inch. Common practice, no source. */
 const LIGHT = inches(3 / 8)
+const LIGHT_MOULDING = { thickness: inches(1 / 2), width: inches(1.5) }
 
-function studsUnder(piece: Piece, studs: readonly Length[]): number {
-  const { left, right } = boundsOf(piece.polygon)
-  return studs.filter((stud) => stud >= left && stud <= right).length
+function isLight({ thickness, width }: Material): boolean {
+  return thickness <= LIGHT || (thickness <= LIGHT_MOULDING.thickness && width <= LIGHT_MOULDING.width)
 }
 
-/** An upright strip along a keep-out: a cable may run behind its whole length. */
-function overKeepOut(piece: Piece, survey: Survey): boolean {
-  const { left, right } = boundsOf(piece.polygon)
-  return keepOutsOf(survey).some(({ outline }) => {
-    const bounds = boundsOf(outline)
-    return bounds.left < right && bounds.right > left
-  })
+/** Runs more up than along. */
+function standsUp({ directionDeg }: Piece): boolean {
+  return Math.abs(Math.sin((directionDeg * Math.PI) / 180)) > Math.SQRT1_2
 }
 
-/** Proposes how to fix a piece, or carries out what the design chose. */
+/** The stretches of a piece that lie over keep-outs, however little of its width they take; joined, in order. */
+function keptClear(piece: Piece, survey: Survey): Stretch[] {
+  const face = boundsOf(piece.polygon)
+  const up = standsUp(piece)
+  const over = keepOutsOf(survey)
+    .map(({ outline }) => boundsOf(outline))
+    .filter((k) => k.left < face.right && k.right > face.left && k.bottom < face.top && k.top > face.bottom)
+    .map((k) =>
+      up
+        ? { from: Math.max(k.bottom, face.bottom), to: Math.min(k.top, face.top) }
+        : { from: Math.max(k.left, face.left), to: Math.min(k.right, face.right) },
+    )
+    .sort((a, b) => a.from - b.from)
+  const joined: { from: number; to: number }[] = []
+  for (const { from, to } of over) {
+    const last = joined[joined.length - 1]
+    if (last && from <= last.to) last.to = Math.max(last.to, to)
+    else joined.push({ from, to })
+  }
+  return joined.map(({ from, to }) => ({ from: nearestNanometer(from), to: nearestNanometer(to) }))
+}
+
+/** Left of a piece for nails, less than this is too little to hold it. Common practice, no source. */
+const LEAST_NAILED = inches(4)
+
+/** Ways that drive nothing into the wall. */
+const DRIVES_NOTHING: ReadonlySet<Fixing> = new Set(['removable', 'adhesiveOnly', 'hotGlue'])
+/** Ways in which adhesive holds and a brad or pin only waits with it. */
+const BRAD_WAITS: ReadonlySet<Fixing> = new Set(['dabs', 'pinsAndGlue'])
+
+/**
+ * Proposes how to fix one piece, or carries out what the design chose. Over a keep-out nothing is driven, chosen or not:
+ * a piece that lies on one whole is held by adhesive alone, another says where to keep clear.
+ */
 export function fixingOf(piece: Piece, material: Material, { wall }: Workpiece): FixingAdvice {
   const { behind, walkRound } = wall.survey
   const { fixing: chosen } = wall.design
-  const studs = studsUnder(piece, behind.studs)
-  const nail = nailFor(material.thickness, behind.wallboard)
-  const longest = longestNail(material.thickness, behind.wallboard)
+  const { left, right, bottom, top } = boundsOf(piece.polygon)
+  const clearOf = keptClear(piece, wall.survey)
+  const isKept = (stud: number) =>
+    !standsUp(piece) && clearOf.some(({ from, to }) => stud >= from && stud <= to)
+  const studs = behind.studs.filter((stud) => stud >= left && stud <= right && !isKept(stud)).length
   const advice = (fixing: Fixing, why: FixingAdvice['why']): FixingAdvice => ({
     fixing,
     why,
     studs,
-    nail: fixing === 'removable' || fixing === 'dabs' ? null : nail,
-    longestNail: nanometers(longest),
+    nail: DRIVES_NOTHING.has(fixing)
+      ? null
+      : BRAD_WAITS.has(fixing)
+        ? holdingBrad(material.thickness, behind.wallboard)
+        : nailFor(material.thickness, behind.wallboard),
+    longestNail: longestNail(material.thickness, behind.wallboard),
+    clearOf,
   })
-  if (chosen !== 'proposed') return advice(chosen, 'chosen')
+  const length = standsUp(piece) ? top - bottom : right - left
+  const free = length - clearOf.reduce((sum, { from, to }) => sum + to - from, 0)
+  const isOver = clearOf.length > 0 && free < Math.min(LEAST_NAILED, length / 2)
+  if (chosen !== 'proposed' && (DRIVES_NOTHING.has(chosen) || !isOver)) return advice(chosen, 'chosen')
   if (walkRound.holder === 'renter') return advice('removable', 'renter')
-  if ((isUpright(piece.role) || piece.role === 'boxStile') && overKeepOut(piece, wall.survey))
-    return advice('dabs', 'keepOut')
+  if (isOver) return advice('adhesiveOnly', 'keepOut')
   if (studs > 0) return advice('nails', 'onStuds')
-  if (material.thickness <= LIGHT) return advice('dabs', 'light')
+  if (isLight(material)) return advice('dabs', 'light')
   return behind.studs.length > 0 ? advice('nailsAndGlue', 'offStuds') : advice('crossedNails', 'noStuds')
+}
+
+/** Pieces of a row that go on alike, and how many studs each of them crosses, from fewest to most. */
+export interface RowFixing {
+  readonly advice: FixingAdvice
+  readonly pieceIds: readonly string[]
+  readonly studs: readonly [number, number]
+}
+
+/** How the pieces of a row go on: cut alike is not fixed alike, so each is asked for by itself. */
+export function rowFixings(
+  row: Pick<CutRow, 'pieceIds' | 'materialId'>,
+  pieces: readonly Piece[],
+  workpiece: Workpiece,
+): RowFixing[] {
+  const material = workpiece.settings.materials.find(({ id }) => id === row.materialId)
+  if (!material) return []
+  const groups = new Map<string, RowFixing>()
+  for (const piece of pieces) {
+    if (!row.pieceIds.includes(piece.id)) continue
+    const advice = fixingOf(piece, material, workpiece)
+    const key = JSON.stringify([advice.fixing, advice.why, advice.nail, advice.clearOf])
+    const known = groups.get(key)
+    groups.set(key, {
+      advice,
+      pieceIds: [...(known?.pieceIds ?? []), piece.id],
+      studs: [
+        Math.min(known?.studs[0] ?? advice.studs, advice.studs),
+        Math.max(known?.studs[1] ?? advice.studs, advice.studs),
+      ],
+    })
+  }
+  return [...groups.values()]
 }

@@ -1,5 +1,5 @@
 import { addLengths, type Length, nanometers, tickOf } from '~/length'
-import type { Design, Edit, Spacing, Survey, Workpiece } from '~/model'
+import { type Design, type Edit, type Spacing, type Survey, WIDTHS_KEPT, type Workpiece } from '~/model'
 import { materialOf } from '../layout/layout'
 
 function withDesign(workpiece: Workpiece, patch: Partial<Design>): Workpiece {
@@ -9,7 +9,11 @@ function withDesign(workpiece: Workpiece, patch: Partial<Design>): Workpiece {
 
 function withSurvey(workpiece: Workpiece, patch: Partial<Survey>): Workpiece {
   const { wall } = workpiece
-  return { ...workpiece, wall: { ...wall, survey: { ...wall.survey, ...patch } } }
+  const { width, widthsBefore } = wall.survey
+  const survey = { ...wall.survey, ...patch }
+  // pieces may have been cut to the width that is typed over
+  const kept = survey.width === width ? {} : { widthsBefore: [...widthsBefore, width].slice(-WIDTHS_KEPT) }
+  return { ...workpiece, wall: { ...wall, survey: { ...survey, ...kept } } }
 }
 
 /** The nearest tick of the job's tape, at least one tick. */

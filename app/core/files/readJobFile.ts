@@ -7,7 +7,7 @@ export type FileProblem =
   | { readonly code: 'notJson'; readonly path: string; readonly detail: string }
   | { readonly code: 'schema'; readonly path: string; readonly issue: z.core.$ZodIssue }
   | { readonly code: 'unknownMaterial'; readonly path: string; readonly material: string }
-  | { readonly code: 'sameId'; readonly path: string; readonly id: string }
+  | { readonly code: 'sameId' | 'ownName'; readonly path: string; readonly id: string }
 
 /** rooms, 0, name -> rooms[0].name; the whole document is "file". */
 export function pathText(path: readonly PropertyKey[]): string {
@@ -29,6 +29,10 @@ function flatten(issues: readonly z.core.$ZodIssue[], above: readonly PropertyKe
   })
 }
 
+/** Names that a plan gives its own strips: a rail of one of them would be two strips of one name. */
+const OWN_NAMES =
+  /^(topRail|bottomRail|ledger|cap|border|filler-(left|right)|(batten|slat|stile|box|gridRail)-\d+)$/
+
 function crossChecks(file: JobFile): FileProblem[] {
   const problems: FileProblem[] = []
   const known = new Set(file.settings.materials.map(({ id }) => id))
@@ -39,15 +43,29 @@ function crossChecks(file: JobFile): FileProblem[] {
   file.settings.shop.offers.forEach((offer, i) =>
     check(`settings.shop.offers[${i}].material`, offer.material),
   )
-  const seen = new Set<string>()
-  file.rooms.forEach((room, r) =>
+  const once = (path: string, list: readonly { readonly id: string }[], taken = new Set<string>()) =>
+    list.forEach(({ id }, i) => {
+      if (taken.has(id)) problems.push({ code: 'sameId', path: `${path}[${i}].id`, id })
+      taken.add(id)
+    })
+  once('settings.materials', file.settings.materials)
+  once('settings.shop.offers', file.settings.shop.offers)
+  once('rooms', file.rooms)
+  const walls = new Set<string>()
+  file.rooms.forEach((room, r) => {
+    once(`rooms[${r}].walls`, room.walls, walls)
     room.walls.forEach((wall, w) => {
       const path = `rooms[${r}].walls[${w}]`
-      if (seen.has(wall.id)) problems.push({ code: 'sameId', path: `${path}.id`, id: wall.id })
-      seen.add(wall.id)
+      once(`${path}.survey.things`, wall.survey.things)
+      once(`${path}.survey.readings`, wall.survey.readings)
+      once(`${path}.survey.behind.keepOuts`, wall.survey.behind.keepOuts)
+      once(`${path}.design.rails`, wall.design.rails)
+      wall.design.rails.forEach(({ id }, i) => {
+        if (OWN_NAMES.test(id)) problems.push({ code: 'ownName', path: `${path}.design.rails[${i}].id`, id })
+      })
       for (const { at, material } of materialsOf(wall.design)) check(`${path}.design.${at}`, material)
-    }),
-  )
+    })
+  })
   return problems
 }
 

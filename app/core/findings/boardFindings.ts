@@ -1,4 +1,4 @@
-import { addLengths, inches, millimeters, nearestNanometer } from '~/length'
+import { inches, millimeters, nearestNanometer, tickOf } from '~/length'
 import { usualOffers, type Workpiece } from '~/model'
 import { type Layout, longestBoard } from '../layout/layout'
 import { isUpright, type Piece } from '../pieces'
@@ -46,11 +46,9 @@ export function boardFindings(
       },
     ]
     if (isUpright(worst.role)) {
-      const height = addLengths(
-        layout.uprightFoot,
-        longest,
-        nearestNanometer(layout.height - layout.uprightHead),
-      )
+      // on a floor that falls the longest is longer than from the base line to the head
+      const tick = tickOf(settings.tape)
+      const height = nearestNanometer(Math.floor((layout.height - (worst.cutLength - longest)) / tick) * tick)
       waysOut.push({
         says: { code: 'lowerTo', height },
         edits: [{ type: 'patchDesign', patch: { height: { rule: 'typed', value: height } } }],

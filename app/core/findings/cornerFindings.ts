@@ -9,21 +9,24 @@ export function cornerFindings({ wall }: Workpiece, layout: Layout, pieces: read
   const { survey, design } = wall
   const findings: Finding[] = []
   const horizontals = pieces.filter(
-    ({ role }) => !isUpright(role) && role !== 'boxRail' && role !== 'boxStile',
+    ({ role, stripId }) =>
+      !isUpright(role) && role !== 'boxRail' && role !== 'boxStile' && stripId !== 'border',
   )
   for (const side of ['left', 'right'] as const) {
     const end = design.corners[side]
     const atEnd = horizontals.filter(
       ({ startsAt, endsAt }) => (side === 'left' ? startsAt : endsAt) === 'wall',
     )
-    if ((end !== 'miter' && end !== 'cope') || cornerOf(survey, side).measured || atEnd.length === 0) continue
+    const corner = cornerOf(survey, side)
+    if ((end !== 'miter' && end !== 'cope') || atEnd.length === 0) continue
+    if (corner.measured || corner.turn === 'none') continue
     findings.push({
       stage: 'measure',
       severity: 'watch',
       says: { code: 'cornerNotRead', side, end },
       stripIds: [...new Set(atEnd.map(({ stripId }) => stripId))],
       waysOut: [],
-      blocks: `corner.${side}`,
+      blocks: { key: `corner.${side}`, figure: null },
     })
   }
   const stair = survey.things.find(

@@ -17,6 +17,7 @@ export type FindingSays =
   | {
       readonly code: 'endSliver'
       readonly end: Length
+      readonly other: Length
       readonly gap: Length
       readonly where: 'left' | 'right' | 'both'
     }
@@ -46,7 +47,16 @@ export type FindingSays =
       readonly second: Length
       readonly whole: number
       readonly difference: number
+      readonly readings: number
+      readonly limit: number
       readonly suspect: 'whole' | 'part' | null
+    }
+  | {
+      readonly code: 'readingsContradict'
+      readonly kind: 'width' | 'height'
+      readonly places: readonly [number, number]
+      readonly difference: number
+      readonly limit: number
     }
   | { readonly code: 'readOnce'; readonly kind: 'width' | 'height'; readonly times: number }
   | { readonly code: 'thingReadOnce'; readonly thingId: string; readonly kind: ThingKind }
@@ -71,6 +81,13 @@ export type FindingSays =
       readonly rule: LevelRule
       readonly gap: number
       readonly outOfLevel: number
+      readonly caulk: Length
+    }
+  | {
+      readonly code: 'ceilingFalls'
+      readonly fall: number
+      readonly gap: number
+      readonly caulk: Length
     }
   | {
       readonly code: 'stripMeets'
@@ -84,12 +101,35 @@ export type FindingSays =
   | {
       readonly code: 'proudOf'
       readonly what: 'baseboard' | 'crown' | ThingKind
+      readonly thingId?: string
       readonly strip: Length
       readonly trim: Length
     }
   | { readonly code: 'notWalked'; readonly open: number }
   | { readonly code: 'cornerNotRead'; readonly side: 'left' | 'right'; readonly end: 'miter' | 'cope' }
   | { readonly code: 'stairNotFollowed'; readonly thingId: string }
+  | { readonly code: 'stripsShareWall'; readonly stripId: string; readonly otherIds: readonly string[] }
+  | { readonly code: 'stripVanishes'; readonly stripId: string }
+  | {
+      readonly code: 'bandOffWall'
+      readonly bandId: string
+      readonly edge: 'head' | 'foot'
+      readonly by: Length
+    }
+  | {
+      readonly code: 'extentEmpty' | 'extentBeyond'
+      readonly left: Length
+      readonly right: Length
+      readonly wall: Length
+    }
+  | {
+      readonly code: 'plateTooNear'
+      readonly thingId: string
+      readonly kind: ThingKind
+      readonly stripId: string
+      readonly space: Length
+      readonly asked: Length
+    }
   | { readonly code: 'widthChanged'; readonly before: Length; readonly now: Length; readonly pieces: number }
 
 /** What a way out does, for its button. */
@@ -107,7 +147,7 @@ export type WayOutSays =
   | { readonly code: 'addBoard'; readonly length: Length }
   | { readonly code: 'listUsualBoards' }
   | { readonly code: 'joinWith'; readonly joint: 'scarf' | 'butt' }
-  | { readonly code: 'shiftBy'; readonly by: Length }
+  | { readonly code: 'shiftBy' | 'putBack'; readonly by: Length }
   | { readonly code: 'notchIt' }
   | { readonly code: 'endThere' }
   | { readonly code: 'moveBox'; readonly by: Length }
@@ -125,7 +165,18 @@ export type WayOutSays =
   | { readonly code: 'removeThing'; readonly kind: ThingKind }
   | { readonly code: 'placeFromRight' }
   | { readonly code: 'followStair' }
-  | { readonly code: 'takeUp'; readonly uptake: Uptake; readonly recut: number }
+  | { readonly code: 'moveRail'; readonly bandId: string; readonly top: Length }
+  | { readonly code: 'takeRailOff'; readonly bandId: string }
+  | { readonly code: 'askForLess'; readonly clearance: Length }
+  | { readonly code: 'wholeWall' }
+  | { readonly code: 'turnExtent'; readonly left: Length; readonly right: Length }
+  | {
+      readonly code: 'takeUp'
+      readonly uptake: Uptake
+      readonly recut: number
+      readonly boards: number | null
+      readonly cost: number | null
+    }
 
 /** A way out of a finding: what it does and the edits that do it, so it can be previewed before it is taken. */
 export interface WayOut {
@@ -139,11 +190,20 @@ export type Severity = 'wrong' | 'watch' | 'note' | 'good'
 /** Where in the work a finding belongs. */
 export type FindingStage = 'measure' | 'layout' | 'buy'
 
+/**
+ * Names a finding that stops the work, for the overruling. `figure` is what the reason was given for (nanometers): an
+ * overruling holds about that figure and no farther; null where the finding has none.
+ */
+export interface Block {
+  readonly key: string
+  readonly figure: number | null
+}
+
 /** Something the plan has to say for itself, with where it stands on the drawing. */
 export interface Finding {
   readonly stage: FindingStage
   /** It stops the work until it is mended or overruled with a reason; names it for the overruling. */
-  readonly blocks?: string
+  readonly blocks?: Block
   readonly severity: Severity
   readonly says: FindingSays
   readonly stripIds: readonly string[]

@@ -1,4 +1,4 @@
-import { inches, toInches } from '~/length'
+import { inches, nearestNanometer, toInches } from '~/length'
 import { NOT_WALKED, type Survey, type Thing, type WalkRound } from '~/model'
 import { keptBase, reading, thing, wallOf } from '../../../tests/namedWalls'
 import { computePlan } from '../computePlan'
@@ -66,10 +66,10 @@ describe('closure', () => {
     expect(one.map(({ says }) => [says.kind, says.suspect])).toEqual([['window', 'part']])
   })
 
-  test('the whole is the suspect when another reading of it agrees with the parts', () => {
+  test('a width at another height that happens to agree with the parts proves nothing: none is named', () => {
     const readings = [reading('width', 45, 131), reading('width', 90, 130.5)]
     const [open] = find(wallOf({ readings, things: [window_(60.5)] }), 'chainOpen')
-    expect(open?.says.suspect).toBe('whole')
+    expect(open?.says.suspect).toBeNull()
   })
 
   test('a cut-out from floor and top must close on the height', () => {
@@ -84,13 +84,15 @@ describe('ready to cut', () => {
 
   test('a wall read twice, walked round and clear is ready', () => {
     const workpiece = wallOf(ready)
-    expect(blocking(computePlan(workpiece).findings, workpiece.wall.survey)).toEqual([])
+    expect(blocking(computePlan(workpiece).findings, workpiece.wall.survey, inches(1 / 16))).toEqual([])
   })
 
   test('an open chain, a missing second reading and an open question each keep it back', () => {
     const back = (survey: Partial<Survey>) => {
       const workpiece = wallOf({ ...ready, ...survey })
-      return blocking(computePlan(workpiece).findings, workpiece.wall.survey).map(({ says }) => says.code)
+      return blocking(computePlan(workpiece).findings, workpiece.wall.survey, inches(1 / 16)).map(
+        ({ says }) => says.code,
+      )
     }
     expect(back({ things: [window_(60)] })).toEqual(['chainOpen'])
     expect(back({ readings: twice.slice(1) })).toEqual(['readOnce'])
@@ -98,15 +100,47 @@ describe('ready to cut', () => {
     expect(back({ walkRound: { ...walked, age: null } })).toEqual(['notWalked'])
   })
 
-  test('overruled with a reason it goes on, and only that finding', () => {
-    const workpiece = wallOf({
-      ...ready,
-      things: [window_(60), thing('outlet', 100, 12, 2.75, 4.5)],
-      overruled: [{ key: 'chain.across.window-40', reason: 'casing is out of plumb' }],
-    })
-    expect(
-      blocking(computePlan(workpiece).findings, workpiece.wall.survey).map(({ says }) => says.code),
-    ).toEqual(['thingReadOnce'])
+  test('overruled with a reason it goes on: that finding, about that figure', () => {
+    const back = (fromRight: number, figure: number | null) => {
+      const workpiece = wallOf({
+        ...ready,
+        things: [window_(fromRight), thing('outlet', 100, 12, 2.75, 4.5)],
+        overruled: [
+          {
+            key: 'chain.across.window-40',
+            reason: 'casing is out of plumb',
+            figure: figure === null ? null : inches(figure),
+          },
+        ],
+      })
+      return blocking(computePlan(workpiece).findings, workpiece.wall.survey, inches(1 / 16)).map(
+        ({ says }) => says.code,
+      )
+    }
+    expect(back(60, 1)).toEqual(['thingReadOnce'])
+    expect(back(60 - 1 / 16, 1)).toEqual(['thingReadOnce'])
+    // a reason given for an inch says nothing of six, nor of an inch too much
+    expect(back(55, 1)).toEqual(['chainOpen', 'thingReadOnce'])
+    expect(back(62, 1)).toEqual(['chainOpen', 'thingReadOnce'])
+    expect(back(60 - 1 / 8, 1)).toEqual(['chainOpen', 'thingReadOnce'])
+    // one kept before figures were is asked again
+    expect(back(60, null)).toEqual(['chainOpen', 'thingReadOnce'])
+  })
+
+  test('a reason given for batten 3 of so many is none for batten 3 of one more', () => {
+    const at = (strips: number, overruled: Survey['overruled'] = []) => {
+      const workpiece = wallOf(
+        { ...ready, things: [thing('outlet', 46, 12, 16, 4.5, { fromRight: inches(69) })], overruled },
+        { spacing: { school: 'equalByCount', strips, ends: 'gap' } },
+      )
+      return blocking(computePlan(workpiece).findings, workpiece.wall.survey, inches(1 / 16))
+    }
+    const third = at(7).find(({ blocks }) => blocks?.key.startsWith('meets.batten-3'))?.blocks
+    if (!third || third.figure === null) throw new Error('batten 3 meets nothing')
+    const kept = [{ key: third.key, reason: 'notched on site', figure: nearestNanometer(third.figure) }]
+    const asked = (strips: number) => at(strips, kept).some(({ blocks }) => blocks?.key === third.key)
+    expect(at(6).some(({ blocks }) => blocks?.key === third.key)).toBe(true)
+    expect([asked(7), asked(6)]).toEqual([false, true])
   })
 })
 
@@ -150,7 +184,7 @@ describe('strips that meet plates', () => {
       whole: false,
       by: inches(0.75),
     })
-    expect(finding?.blocks).toBe('meets.batten-2.outlet-66')
+    expect(finding?.blocks?.key).toBe('meets.batten-2.outlet-66')
   })
 
   test('shift, other count, notch, end and move are offered; each clears it', () => {
@@ -161,12 +195,12 @@ describe('strips that meet plates', () => {
       expect(find(applyEdits(workpiece, way.edits), 'stripMeets')).toEqual([])
   })
 
-  test('the smallest shifts either way are found: 3/4 to the left, 4 1/2 to the right', () => {
+  test('the smallest shifts either way that keep the half inch asked for: 1 1/4 to the left, 5 to the right', () => {
     const [finding] = find(workpiece, 'stripMeets')
     const shifts = finding?.waysOut.flatMap(({ says }) =>
       says.code === 'shiftBy' ? [toInches(says.by)] : [],
     )
-    expect(shifts).toEqual([-0.75, 4.5])
+    expect(shifts).toEqual([-1.25, 5])
   })
 
   test('notched it is one piece with a notch; ended it is two', () => {

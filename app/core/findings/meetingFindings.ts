@@ -1,10 +1,14 @@
-import { nearestNanometer, tickOf } from '~/length'
+import { nearestNanometer, tickOf, ZERO } from '~/length'
 import type { Workpiece } from '~/model'
 import { boundsOf, unitVector } from '../geometry'
+import { applyEdits } from '../edits/applyEdit'
+import { gapOf, laidOut } from '../edits/laidOut'
+import { layOut } from '../layout/layOutWall'
 import type { Layout } from '../layout/layout'
-import { type StripPlan, uprightStrip } from '../layout/strips'
+import type { StripPlan } from '../layout/frames'
+import { uprightStrip } from '../layout/strips'
 import { isUpright, type Meeting, meetings, placePiece, type StripSpec } from '../pieces'
-import { equalGap, fewestStrips, placeStrips } from '../spacing'
+import { fewestStrips } from '../spacing'
 import { baseAt } from '../survey/wallLines'
 import type { Finding, WayOut } from './finding'
 
@@ -47,14 +51,18 @@ function meetsNothing(workpiece: Workpiece, layout: Layout): boolean {
   )
 }
 
-/** Shifts that would leave an upright half over something, as open intervals; all uprights and obstacles. */
-function barredShifts({ uprights, obstacles, lines, uprightFoot, uprightHead }: Layout): [number, number][] {
+/** Shifts that would leave an upright half over something, or nearer to a plate than asked for, as open intervals. */
+function barredShifts(
+  { uprights, obstacles, lines, uprightFoot, uprightHead }: Layout,
+  clearance: number,
+): [number, number][] {
   return uprights.flatMap(({ left, right }) =>
     obstacles.flatMap((obstacle): [number, number][] => {
       const box = boundsOf(obstacle.outline)
       const base = baseAt(lines, left)
       if (box.top <= base + uprightFoot || box.bottom >= base + uprightHead) return []
-      const [from, to] = [box.left - right, box.right - left]
+      const room = obstacle.plate ? clearance : 0
+      const [from, to] = [box.left - right - room, box.right - left + room]
       const covers = box.right - box.left >= right - left
       if (obstacle.plate || !covers) return [[from, to]]
       return [
@@ -70,10 +78,10 @@ function clearingShifts(workpiece: Workpiece, layout: Layout): WayOut[] {
   const { placement } = layout
   if (!placement || layout.sections[0]?.id !== 'all') return []
   const tick = tickOf(workpiece.settings.tape)
-  const now = workpiece.wall.design.shift
-  const barred = barredShifts(layout)
+  const now = layout.sections[0].shifted
+  const { clearance } = workpiece.wall.design.judgement
   const lefts = layout.uprights.map(({ left }) => left)
-  const find = (sign: 1 | -1, room: number): WayOut[] => {
+  const find = (sign: 1 | -1, room: number, barred: readonly [number, number][]): WayOut[] => {
     const ends = barred.map(([from, to]) => (sign > 0 ? to : -from)).filter((by) => by > 0)
     const ticks = [...new Set(ends.map((by) => Math.ceil(by / tick) * tick))].sort((a, b) => a - b)
     const by = ticks.find(
@@ -96,35 +104,37 @@ function clearingShifts(workpiece: Workpiece, layout: Layout): WayOut[] {
       },
     ]
   }
-  return [...find(-1, placement.leftEnd * 0.75), ...find(1, placement.rightEnd * 0.75)]
+  // what was asked for between strip and plate is kept where the ends leave room for it
+  return ([-1, 1] as const).flatMap((sign) => {
+    const room = (sign < 0 ? placement.leftEnd : placement.rightEnd) * 0.75
+    const clear = find(sign, room, barredShifts(layout, clearance))
+    return clear.length > 0 ? clear : find(sign, room, barredShifts(layout, 0))
+  })
 }
 
-/** The counts nearest to today's whose equal gaps clear everything. */
+/** The counts nearest to today's whose equal gaps clear everything; what they say is read off the layouts they make. */
 function clearingCounts(workpiece: Workpiece, layout: Layout, howMany: number): WayOut[] {
-  const { placement, stripWidth } = layout
+  const { placement } = layout
   if (!placement || layout.pattern === 'boxes' || layout.sections[0]?.id !== 'all') return []
-  const { spacing } = workpiece.wall.design
-  const ends = 'ends' in spacing ? spacing.ends : 'gap'
+  const { spacing, pattern, border } = workpiece.wall.design
+  const ends =
+    pattern === 'grid' ? (border === 'none' ? 'gap' : 'strip') : 'ends' in spacing ? spacing.ends : 'gap'
   const now = placement.nearEdges.length
-  return [-1, 1, -2, 2, -3, 3]
-    .map((more) => now + more)
-    .filter((strips) => strips >= fewestStrips(ends))
-    .flatMap((strips) => {
-      const placed = placeStrips({ school: 'equalByCount', strips, ends }, placement.span, stripWidth)
-      if (!placed.ok) return []
-      const lefts = placed.value.nearEdges.map((edge) => layout.left + edge)
-      return meetsNothing(workpiece, withUprights(layout, lefts)) ? [strips] : []
-    })
-    .slice(0, howMany)
-    .map((strips) => ({
-      says: { code: 'useStrips', strips, gap: equalGap(placement.span, stripWidth, strips, ends) },
-      edits: [
-        {
-          type: 'patchDesign',
-          patch: { spacing: { school: 'equalByCount', strips, ends }, shift: nearestNanometer(0) },
-        },
-      ],
-    }))
+  const found: WayOut[] = []
+  for (const strips of [-1, 1, -2, 2, -3, 3].map((more) => now + more)) {
+    if (strips < fewestStrips(ends) || found.length === howMany) continue
+    const edits: WayOut['edits'] = [
+      {
+        type: 'patchDesign',
+        patch: { spacing: { school: 'equalByCount', strips, ends }, shift: ZERO, sectionOwn: {} },
+      },
+    ]
+    const next = laidOut(workpiece, edits)
+    const gap = gapOf(next)
+    if (gap !== null && next.uprights.length === strips && meetsNothing(workpiece, next))
+      found.push({ says: { code: 'useStrips', strips, gap }, edits })
+  }
+  return found
 }
 
 function settle(workpiece: Workpiece, meeting: Meeting): WayOut[] {
@@ -139,23 +149,54 @@ function settle(workpiece: Workpiece, meeting: Meeting): WayOut[] {
   ]
 }
 
-/** Moves the box just clear of an upright strip, to the nearer side: an electrician's work. */
+/**
+ * Moves the box clear of an upright strip by what is asked for between them, to the nearer side where it then meets no
+ * other strip: an electrician's work.
+ */
 function moveBox(workpiece: Workpiece, meeting: Meeting, spec: StripSpec): WayOut[] {
-  const { things } = workpiece.wall.survey
-  const box = things.find(({ id }) => id === meeting.obstacle.id)
+  const { survey, design } = workpiece.wall
+  const box = survey.things.find(({ id }) => id === meeting.obstacle.id)
   if (!box || !meeting.obstacle.plate || spec.directionDeg !== 90) return []
-  const toLeft = spec.center.x - spec.faceWidth / 2 - (box.left + box.width)
-  const toRight = spec.center.x + spec.faceWidth / 2 - box.left
-  const by = nearestNanometer(Math.abs(toLeft) <= Math.abs(toRight) ? toLeft : toRight)
-  const put = things.map((thing) =>
-    thing.id === box.id ? { ...thing, left: nearestNanometer(thing.left + by), fromRight: null } : thing,
-  )
-  return [{ says: { code: 'moveBox', by }, edits: [{ type: 'patchSurvey', patch: { things: put } }] }]
+  const { clearance } = design.judgement
+  const toLeft = spec.center.x - spec.faceWidth / 2 - (box.left + box.width) - clearance
+  const toRight = spec.center.x + spec.faceWidth / 2 - box.left + clearance
+  const ways = [toLeft, toRight]
+    .sort((a, b) => Math.abs(a) - Math.abs(b))
+    .map((by): WayOut => {
+      const things = survey.things.map((thing) =>
+        thing.id === box.id ? { ...thing, left: nearestNanometer(thing.left + by), fromRight: null } : thing,
+      )
+      return {
+        says: { code: 'moveBox', by: nearestNanometer(by) },
+        edits: [{ type: 'patchSurvey', patch: { things } }],
+      }
+    })
+  const clears = ({ edits }: WayOut) => {
+    const next = applyEdits(workpiece, edits)
+    const moved = layOut(next.wall.survey, next.wall.design, next.settings)
+    const here = moved.obstacles.find(({ id }) => id === box.id)
+    if (!here) return false
+    const { left, right } = boundsOf(here.outline)
+    if (left < moved.lines.left || right > moved.lines.right) return false
+    const onIt = { ...moved, obstacles: [here] }
+    // a layout may be centred about the very thing that is moved
+    return moved.uprights.every(
+      (upright) => openMeetings(uprightStrip(onIt, upright), onIt, next).length === 0,
+    )
+  }
+  return ways.filter(clears).slice(0, 1)
 }
 
 /** How far along the wall a strip is met: an upright's own left edge, where the thing begins on a horizontal. */
 function metAt(spec: StripSpec, meeting: Meeting): number {
   return isUpright(spec.role) ? spec.center.x - spec.faceWidth / 2 : boundsOf(meeting.obstacle.outline).left
+}
+
+/** How a thing lies to a strip, square to it: what an overruling is given for. */
+function offsetOf({ center, directionDeg }: StripSpec, { obstacle }: Meeting): number {
+  const { left, right, bottom, top } = boundsOf(obstacle.outline)
+  const u = unitVector(directionDeg)
+  return nearestNanometer(((bottom + top) / 2 - center.y) * u.x - ((left + right) / 2 - center.x) * u.y)
 }
 
 /** Strips that land on plates, or half on something, each with its ways out. */
@@ -196,7 +237,7 @@ export function meetingFindings(
           ...settle(workpiece, meeting),
           ...(isUpright(spec.role) ? moveBox(workpiece, meeting, spec) : []),
         ],
-        ...(obstacle.plate ? { blocks: key } : {}),
+        ...(obstacle.plate ? { blocks: { key, figure: offsetOf(spec, meeting) } } : {}),
       },
     ]
   })

@@ -1,47 +1,64 @@
-import { addLengths, inches, type Length, nearestNanometer } from '~/length'
-import type { Ends, Spacing, Workpiece } from '~/model'
+import { inches, type Length, nearestNanometer, ZERO } from '~/length'
+import type { Design, Ends, Spacing, Workpiece } from '~/model'
+import { gapOf, laidOut } from '../edits/laidOut'
 import type { Layout } from '../layout/layout'
 import {
   choicesAround,
   type CountChoice,
   countChoices,
-  equalGap,
   fewestStrips,
   type Placement,
-  placeStrips,
   type SpacingIssue,
 } from '../spacing'
 import type { Finding, WayOut } from './finding'
 
+/** A spacing taken as it is: a shift, chosen for another, goes with it, and so do counts of single sections. */
 function takeSpacing(spacing: Spacing): WayOut['edits'] {
-  return [{ type: 'patchDesign', patch: { spacing } }]
+  return [{ type: 'patchDesign', patch: { spacing, shift: ZERO, sectionOwn: {} } }]
 }
 
-function strips(count: number, gap: number, ends: Ends): WayOut {
-  return {
-    says: { code: 'useStrips', strips: count, gap },
-    edits: takeSpacing({ school: 'equalByCount', strips: count, ends }),
-  }
+/** A spacing as a way out; its figures are those of the layout it makes, and one that makes none is not offered. */
+function spacingWay(workpiece: Workpiece, spacing: Spacing): WayOut[] {
+  const edits = takeSpacing(spacing)
+  const layout = laidOut(workpiece, edits)
+  const gap = gapOf(layout)
+  if (layout.spacingIssue || gap === null || layout.uprights.length === 0) return []
+  return [{ says: { code: 'useStrips', strips: layout.uprights.length, gap }, edits }]
+}
+
+/** What stands at the ends where a school without ends of its own is given up for equal gaps. */
+function endsOf({ spacing, pattern, border }: Design): Ends {
+  if (pattern === 'grid') return border === 'none' ? 'gap' : 'strip'
+  return 'ends' in spacing ? spacing.ends : 'gap'
 }
 
 /** The counts of equal gaps nearest to a wished clear gap, as ways out. */
-function evenWaysOut(wish: Length, layout: Layout, howMany: number): WayOut[] {
-  const width = layout.battenMaterial.width
+function evenWaysOut(workpiece: Workpiece, wish: Length, layout: Layout, howMany: number): WayOut[] {
+  const ends = endsOf(workpiece.wall.design)
   const choices = countChoices(
-    { school: 'nearWish', wish, measure: 'gap', least: wish, most: wish, ends: 'gap', strips: null },
-    layout.lines.right,
-    width,
+    { school: 'nearWish', wish, measure: 'gap', least: wish, most: wish, ends, strips: null },
+    spanOf(layout),
+    layout.stripWidth,
   )
-  return choicesAround(choices, howMany).map((choice: CountChoice) =>
-    strips(choice.strips, choice.gap, 'gap'),
+  return choicesAround(choices, howMany).flatMap((choice: CountChoice) =>
+    spacingWay(workpiece, { school: 'equalByCount', strips: choice.strips, ends }),
   )
 }
 
-function waysOutOfIssue(issue: SpacingIssue, { wall, settings }: Workpiece, layout: Layout): WayOut[] {
+/** The span that is in trouble, or the first. */
+function spanOf({ sections, left, right }: Layout): Length {
+  const section = sections.find(({ issue }) => issue !== null) ?? sections[0]
+  return nearestNanometer((section?.right ?? right) - (section?.left ?? left))
+}
+
+function waysOutOfIssue(issue: SpacingIssue, workpiece: Workpiece, layout: Layout): WayOut[] {
+  const { wall, settings } = workpiece
   const { spacing } = wall.design
-  const span = layout.lines.right
-  const width = layout.battenMaterial.width
-  const ends = 'ends' in spacing ? spacing.ends : 'gap'
+  const span = spanOf(layout)
+  const width = layout.stripWidth
+  const ends = endsOf(wall.design)
+  const byCount = (strips: number, at: Ends) =>
+    spacingWay(workpiece, { school: 'equalByCount', strips, ends: at })
   const narrower = (needed: number): WayOut[] =>
     settings.materials
       .filter((material) => material.width < width && material.width <= needed)
@@ -52,36 +69,27 @@ function waysOutOfIssue(issue: SpacingIssue, { wall, settings }: Workpiece, layo
         edits: [{ type: 'patchDesign', patch: { battenMaterial: material.id } }],
       }))
   switch (issue.code) {
-    case 'stripsWiderThanSpan': {
-      const fits = Math.max(fewestStrips(ends), Math.floor(issue.mostStrips / 2))
-      const gap = equalGap(span, width, fits, ends)
-      return [...(gap > 0 ? [strips(fits, gap, ends)] : []), ...narrower(span / issue.strips)]
-    }
-    case 'needTwoStrips': {
-      const gap = equalGap(span, width, 2, 'strip')
+    case 'stripsWiderThanSpan':
       return [
-        ...(gap > 0 ? [strips(2, gap, 'strip')] : []),
-        strips(1, equalGap(span, width, 1, 'gap'), 'gap'),
+        ...byCount(Math.max(fewestStrips(ends), Math.floor(issue.mostStrips / 2)), ends),
+        ...narrower(span / issue.strips),
       ]
+    case 'needTwoStrips':
+      return [...byCount(2, 'strip'), ...byCount(1, 'gap')]
+    case 'pitchWithinStrip': {
+      if (!('measure' in spacing) || spacing.measure !== 'pitch') return narrower(issue.pitch)
+      const edits = takeSpacing({ ...spacing, measure: 'gap' })
+      return [{ says: { code: 'gapIsClear', gap: spacing.wish }, edits }]
     }
-    case 'pitchWithinStrip':
-      return 'measure' in spacing && spacing.measure === 'pitch'
-        ? [
-            {
-              says: { code: 'gapIsClear', gap: spacing.wish },
-              edits: takeSpacing({ ...spacing, measure: 'gap' }),
-            },
-          ]
-        : narrower(issue.pitch)
     case 'noStripFits':
       return narrower(span)
     case 'tooManyStrips':
-      return evenWaysOut(nearestNanometer(span / 8), layout, 1)
+      return evenWaysOut(workpiece, nearestNanometer(span / 8), layout, 1)
     case 'noCountInLimits':
-      return evenWaysOut(addLengths(nearestNanometer((issue.least + issue.most) / 2)), layout, 2)
+      return evenWaysOut(workpiece, nearestNanometer((issue.least + issue.most) / 2), layout, 2)
     case 'noStudsKnown':
     case 'stripsOverlap':
-      return evenWaysOut(nearestNanometer(span / 8), layout, 2)
+      return evenWaysOut(workpiece, nearestNanometer(span / 8), layout, 2)
     case 'rowsTooMany':
       return [{ says: { code: 'rows', rows: 1 }, edits: [{ type: 'patchDesign', patch: { rows: [1] } }] }]
     case 'boxesTooTight': {
@@ -106,86 +114,109 @@ function waysOutOfIssue(issue: SpacingIssue, { wall, settings }: Workpiece, layo
 /** An end space under half the gap reads as a sliver. Common practice, no source. */
 const SLIVER_OF_GAP = 0.5
 
-function sliver(placement: Placement, spacing: Spacing, layout: Layout): Finding[] {
-  if (spacing.school !== 'fromCenter' && spacing.school !== 'fromEnd') return []
-  const gap = placement.gaps[0]
-  if (gap === undefined) return []
-  const thin = (end: Length) => end > 0 && end < gap * SLIVER_OF_GAP
-  const left = thin(placement.leftEnd)
-  const right = thin(placement.rightEnd)
-  if (!left && !right) return []
-  const waysOut: WayOut[] = []
-  if (spacing.school === 'fromCenter') {
-    const on = spacing.centerOn === 'strip' ? 'gap' : 'strip'
-    const other: Spacing = { ...spacing, centerOn: on }
-    const placed = placeStrips(other, placement.span, placement.stripWidth)
-    if (placed.ok)
-      waysOut.push({ says: { code: 'centerOn', on, end: placed.value.leftEnd }, edits: takeSpacing(other) })
-  }
-  return [
-    {
-      stage: 'layout',
-      severity: 'watch',
-      says: {
-        code: 'endSliver',
-        end: left ? placement.leftEnd : placement.rightEnd,
-        gap,
-        where: left && right ? 'both' : left ? 'left' : 'right',
+/** Rounding of one figure is no sliver. */
+const ROUNDING = 2
+
+/**
+ * The bays at the two ends of a section against the others: where strips stand hard at the ends it is the bays beside
+ * them. The common bay is the middle one by size.
+ */
+function endBays({
+  leftEnd,
+  rightEnd,
+  gaps,
+}: Placement): { left: number; right: number; common: number } | null {
+  const inner = [...gaps].sort((a, b) => a - b)
+  const common = inner[Math.floor(inner.length / 2)]
+  if (common === undefined) return null
+  const beside = (end: Length, gap: Length | undefined) => (end > 0 ? end : (gap ?? common))
+  return { left: beside(leftEnd, gaps[0]), right: beside(rightEnd, gaps[gaps.length - 1]), common }
+}
+
+/** End bays so narrow that they look like a mistake, whatever the school made them, a shift or a stud. */
+function slivers(workpiece: Workpiece, layout: Layout): Finding[] {
+  const { spacing, shift } = workpiece.wall.design
+  return layout.sections.flatMap((section): Finding[] => {
+    const bays = section.placement && endBays(section.placement)
+    if (!bays) return []
+    const isThin = (bay: number) => bay > 0 && bay < bays.common * SLIVER_OF_GAP - ROUNDING
+    const [left, right] = [isThin(bays.left), isThin(bays.right)]
+    if (!left && !right) return []
+    const on = spacing.school === 'fromCenter' && spacing.centerOn === 'strip' ? 'gap' : 'strip'
+    const other = spacing.school === 'fromCenter' ? takeSpacing({ ...spacing, centerOn: on }) : null
+    const otherEnd = other && laidOut(workpiece, other).placement?.leftEnd
+    return [
+      {
+        stage: 'layout',
+        severity: 'watch',
+        says: {
+          code: 'endSliver',
+          end: nearestNanometer(left ? bays.left : bays.right),
+          other: nearestNanometer(left ? bays.right : bays.left),
+          gap: nearestNanometer(bays.common),
+          where: left && right ? 'both' : left ? 'left' : 'right',
+        },
+        stripIds: layout.uprights
+          .filter(({ left: at }) => at >= section.left && at < section.right)
+          .filter((_, i, here) => (left && i === 0) || (right && i === here.length - 1))
+          .map(({ id }) => id),
+        waysOut: [
+          ...(shift !== 0
+            ? [
+                {
+                  says: { code: 'putBack' as const, by: shift },
+                  edits: [{ type: 'patchDesign' as const, patch: { shift: ZERO } }],
+                },
+              ]
+            : []),
+          ...(other && otherEnd !== undefined && otherEnd !== null
+            ? [{ says: { code: 'centerOn' as const, on, end: otherEnd }, edits: other } as const]
+            : []),
+          ...evenWaysOut(workpiece, nearestNanometer(bays.common), layout, 2),
+        ],
       },
-      stripIds: layout.uprights
-        .filter((b) => (left && b.number === 1) || (right && b.number === layout.uprights.length))
-        .map((b) => b.id),
-      waysOut: [...waysOut, ...evenWaysOut(gap, layout, 2)],
-    },
-  ]
+    ]
+  })
 }
 
-function centerMarks(placement: Placement, spacing: Spacing, layout: Layout): Finding[] {
-  const inner = placement.gaps[0]
-  if (spacing.school !== 'centerMarks' || inner === undefined || spacing.bays < 3) return []
-  const count = placement.nearEdges.length
+function centerMarks(workpiece: Workpiece, placement: Placement): Finding[] {
+  const { design } = workpiece.wall
+  const [endBay, innerBay] = placement.leftEnd > 0 ? [placement.leftEnd, placement.gaps[0]] : placement.gaps
+  if (design.spacing.school !== 'centerMarks' || endBay === undefined || innerBay === undefined) return []
+  if (Math.abs(endBay - innerBay) <= ROUNDING) return []
   return [
     {
       stage: 'layout',
       severity: 'watch',
-      says: { code: 'centerMarksUneven', endBay: placement.leftEnd, innerBay: inner },
+      says: { code: 'centerMarksUneven', endBay, innerBay },
       stripIds: [],
-      waysOut: [strips(count, equalGap(placement.span, layout.battenMaterial.width, count, 'gap'), 'gap')],
+      waysOut: spacingWay(workpiece, {
+        school: 'equalByCount',
+        strips: placement.nearEdges.length,
+        ends: endsOf(design),
+      }),
     },
   ]
 }
 
-function outsideLimits(placement: Placement, spacing: Spacing, layout: Layout): Finding[] {
-  if (spacing.school !== 'nearWish' || spacing.strips === null) return []
-  const gap = equalGap(placement.span, layout.battenMaterial.width, spacing.strips, spacing.ends)
-  if (gap >= spacing.least && gap <= spacing.most) return []
-  const nearest: Spacing = { ...spacing, strips: null }
-  const placed = placeStrips(nearest, placement.span, layout.battenMaterial.width)
+function outsideLimits(workpiece: Workpiece, layout: Layout): Finding[] {
+  const { spacing } = workpiece.wall.design
+  const gap = gapOf(layout)
+  if (spacing.school !== 'nearWish' || spacing.strips === null || gap === null) return []
+  if (gap >= spacing.least - ROUNDING && gap <= spacing.most + ROUNDING) return []
   return [
     {
       stage: 'layout',
       severity: 'watch',
       says: { code: 'gapOutsideLimits', gap, least: spacing.least, most: spacing.most },
       stripIds: [],
-      waysOut: placed.ok
-        ? [
-            {
-              says: {
-                code: 'useStrips',
-                strips: placed.value.nearEdges.length,
-                gap: placed.value.gaps[0] ?? placed.value.leftEnd,
-              },
-              edits: takeSpacing(nearest),
-            },
-          ]
-        : [],
+      waysOut: spacingWay(workpiece, { ...spacing, strips: null }),
     },
   ]
 }
 
 /** What the spacing has to say: why there is none, slivers, uneven marks, limits overstepped. */
 export function spacingFindings(workpiece: Workpiece, layout: Layout): Finding[] {
-  const { spacing } = workpiece.wall.design
   if (layout.spacingIssue) {
     return [
       {
@@ -200,11 +231,12 @@ export function spacingFindings(workpiece: Workpiece, layout: Layout): Finding[]
   const narrow = layout.sections.flatMap(({ issue }): Finding[] =>
     issue ? [{ stage: 'layout', severity: 'note', says: issue, stripIds: [], waysOut: [] }] : [],
   )
+  if (layout.pattern === 'boxes') return narrow
   const { placement } = layout
-  if (!placement || layout.pattern === 'boxes') return narrow
   return [
-    ...sliver(placement, spacing, layout),
-    ...centerMarks(placement, spacing, layout),
-    ...outsideLimits(placement, spacing, layout),
+    ...narrow,
+    ...slivers(workpiece, layout),
+    ...(placement ? centerMarks(workpiece, placement) : []),
+    ...(placement ? outsideLimits(workpiece, layout) : []),
   ]
 }

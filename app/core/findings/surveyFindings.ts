@@ -1,19 +1,25 @@
 import { inches, type Length, nanometers, ZERO } from '~/length'
 import type { LengthReading, Survey, WalkQuestion, Workpiece } from '~/model'
 import type { Layout } from '../layout/layout'
-import { type Chain, chainsOf, suspectOf } from '../survey/closure'
+import { type Chain, chainsOf, closingLimit, suspectOf } from '../survey/closure'
 import { latestReadings } from '../survey/latestReadings'
 import { isOpening, isPlate } from '../survey/obstacles'
-import type { Finding, FindingSays, WayOut } from './finding'
+import { readingConflicts } from '../survey/wallShape'
+import type { Block, Finding, FindingSays, WayOut } from './finding'
 
-function open(says: FindingSays, blocks: string, severity: Finding['severity'] = 'wrong'): Finding {
-  return { stage: 'measure', severity, says, stripIds: [], waysOut: [], blocks }
+function open(
+  says: FindingSays,
+  key: string,
+  severity: Finding['severity'] = 'wrong',
+  figure: number | null = null,
+): Finding {
+  return { stage: 'measure', severity, says, stripIds: [], waysOut: [], blocks: { key, figure } }
 }
 
 function closureFindings({ wall, settings }: Workpiece, layout: Layout): Finding[] {
   const chains = chainsOf(wall.survey, layout.shape)
   return chains
-    .filter(({ difference }) => Math.abs(difference) > settings.closure)
+    .filter(({ difference, readings }) => Math.abs(difference) > closingLimit(readings, settings.closure))
     .map((chain) => ({
       ...open(
         {
@@ -26,12 +32,36 @@ function closureFindings({ wall, settings }: Workpiece, layout: Layout): Finding
           second: chain.second,
           whole: chain.whole,
           difference: chain.difference,
-          suspect: suspectOf(chain, chains, wall.survey, settings.closure),
+          readings: chain.readings,
+          limit: closingLimit(chain.readings, settings.closure),
+          suspect: suspectOf(chain, chains, settings.closure),
         },
         `chain.${chain.axis}.${chain.thing.id}`,
+        'wrong',
+        chain.difference,
       ),
       waysOut: chain.axis === 'across' ? [placeFromRight(wall.survey, chain)] : [],
     }))
+}
+
+/** Widths against leans, heights against falls: a chain like any other. */
+function conflictFindings({ wall, settings }: Workpiece): Finding[] {
+  return readingConflicts(wall.survey)
+    .filter(({ difference, readings }) => difference > closingLimit(readings, settings.closure))
+    .map(({ kind, places, difference, readings }) =>
+      open(
+        {
+          code: 'readingsContradict',
+          kind,
+          places,
+          difference,
+          limit: closingLimit(readings, settings.closure),
+        },
+        `contradict.${kind}`,
+        'wrong',
+        difference,
+      ),
+    )
 }
 
 /** Moves the thing to where its reading from the right puts it; the chain then closes on the whole. */
@@ -112,14 +142,23 @@ export function surveyFindings(workpiece: Workpiece, layout: Layout): Finding[] 
   const questions = openQuestions(wall.survey).length
   return [
     ...closureFindings(workpiece, layout),
+    ...conflictFindings(workpiece),
     ...readingFindings(wall, settings.closure),
     ...missingFindings(wall),
     ...(questions > 0 ? [open({ code: 'notWalked', open: questions }, 'walk', 'note')] : []),
   ]
 }
 
-/** What still keeps the pieces from the saw: findings that block and were not overruled with a reason. */
-export function blocking(findings: readonly Finding[], survey: Survey): Finding[] {
-  const overruled = new Set(survey.overruled.map(({ key }) => key))
-  return findings.filter(({ blocks }) => blocks !== undefined && !overruled.has(blocks))
+/** What still keeps the pieces from the saw: findings that block and were not overruled with a reason that still holds. */
+export function blocking(findings: readonly Finding[], survey: Survey, within: Length): Finding[] {
+  return findings.filter(({ blocks }) => blocks !== undefined && !isOverruled(blocks, survey, within))
+}
+
+/** A reason holds for the thing it was given for, while the figure stays within a tolerance of the one it was given for. */
+function isOverruled({ key, figure }: Block, { overruled }: Survey, within: Length): boolean {
+  return overruled.some(
+    (each) =>
+      each.key === key &&
+      (figure === null || (each.figure !== null && Math.abs(each.figure - figure) <= within)),
+  )
 }

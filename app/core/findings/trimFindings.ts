@@ -1,43 +1,79 @@
 import { type Length, nearestNanometer } from '~/length'
-import { type LevelRule, LEVEL_RULES, QUARTER_ROUND, usualOffers, type Workpiece } from '~/model'
+import { LEVEL_RULES, QUARTER_ROUND, usualOffers, type Workpiece } from '~/model'
 import type { Layout } from '../layout/layout'
-import type { StripPlan } from '../layout/strips'
+import type { StripPlan } from '../layout/frames'
 import { meetings, placePiece, treatmentOf } from '../pieces'
 import { isOpening } from '../survey/obstacles'
 import { bendsWithin, profileAt } from '../survey/profile'
-import { baseLine, spaceUnder } from '../survey/wallLines'
+import { laidOut } from '../edits/laidOut'
+import { baseAt, spaceUnder } from '../survey/wallLines'
 import type { Finding, WayOut } from './finding'
 import { unitVector } from '../geometry'
 
-/** What each rule leaves: the space under the rails to caulk or scribe, and how far they are off level. */
-function leftBy(rule: LevelRule, { shape, lines }: Layout): { gap: number; outOfLevel: number } {
-  const base = baseLine(shape, rule, lines.left, lines.right)
+/** What a layout's base line leaves: the space under the rails to fill, and how far they are off level. */
+function leftBy({ shape, lines, left, right }: Layout): { gap: number; outOfLevel: number } {
   return {
-    gap: spaceUnder(shape, base, lines.left, lines.right),
-    outOfLevel: Math.abs(base.slope) * (lines.right - lines.left),
+    // along a stair the base line is the floor's own
+    gap: lines.followed.length > 0 ? 0 : spaceUnder(shape, lines.base, left, right),
+    outOfLevel: Math.abs(lines.base.slope) * (right - left),
   }
 }
 
-/** A floor that falls more than the fitting tolerance: what each rule for the rails would leave. */
-export function slopeFindings({ wall, settings }: Workpiece, layout: Layout): Finding[] {
+/** What each of the other rules would leave, read off the layouts they make. */
+function otherRules(workpiece: Workpiece): WayOut[] {
+  return LEVEL_RULES.filter((rule) => rule !== workpiece.wall.design.levelRule).map((rule): WayOut => {
+    const edits: WayOut['edits'] = [{ type: 'patchDesign', patch: { levelRule: rule } }]
+    return { says: { code: 'useLevelRule', rule, ...leftBy(laidOut(workpiece, edits)) }, edits }
+  })
+}
+
+/** The widest space between the layout's top and the ceiling or crown above it. */
+export function spaceOver({ shape, lines, left, right, top }: Layout): number {
+  const crown = lines.ceiling - lines.headLine
+  return Math.max(
+    ...bendsWithin(shape.ceiling, left, right).map(
+      (x) => profileAt(shape.ceiling, x) - crown - baseAt(lines, x) - top,
+    ),
+  )
+}
+
+/** A floor or a ceiling that falls more than the fitting tolerance: what is left open, and what each rule would leave. */
+export function slopeFindings(workpiece: Workpiece, layout: Layout): Finding[] {
+  const { wall, settings } = workpiece
   const { shape, lines } = layout
-  const heights = bendsWithin(shape.floor, lines.left, lines.right).map((x) => profileAt(shape.floor, x))
-  const fall = Math.max(...heights) - Math.min(...heights)
-  if (fall <= settings.fit) return []
+  if (layout.right <= layout.left) return []
+  const fallOf = (profile: Layout['shape']['floor']) => {
+    const heights = bendsWithin(profile, layout.left, layout.right).map((x) => profileAt(profile, x))
+    return Math.max(...heights) - Math.min(...heights)
+  }
   const { levelRule } = wall.design
-  const waysOut = LEVEL_RULES.filter((rule) => rule !== levelRule).map((rule): WayOut => ({
-    says: { code: 'useLevelRule', rule, ...leftBy(rule, layout) },
-    edits: [{ type: 'patchDesign', patch: { levelRule: rule } }],
-  }))
-  return [
-    {
+  const findings: Finding[] = []
+  const fall = fallOf(shape.floor)
+  if (fall > settings.fit)
+    findings.push({
       stage: 'layout',
       severity: 'note',
-      says: { code: 'floorFalls', fall, rule: levelRule, ...leftBy(levelRule, layout) },
+      says: { code: 'floorFalls', fall, rule: levelRule, ...leftBy(layout), caulk: settings.caulk },
       stripIds: [],
-      waysOut,
-    },
-  ]
+      waysOut: otherRules(workpiece),
+    })
+  // only what comes up to the ceiling is open under it
+  const reaches = layout.top > lines.headLine - settings.fit && layout.top <= lines.headLine + settings.fit
+  const open = reaches && lines.followed.length === 0 ? spaceOver(layout) : 0
+  if (open > settings.fit)
+    findings.push({
+      stage: 'layout',
+      severity: 'note',
+      says: { code: 'ceilingFalls', fall: fallOf(shape.ceiling), gap: open, caulk: settings.caulk },
+      stripIds: [],
+      waysOut: fall > settings.fit ? [] : otherRules(workpiece),
+    })
+  return findings
+}
+
+/** What the design has settled about a baseboard thinner than the strips: a way that its pattern carries out. */
+function isSettled({ proud, pattern }: Workpiece['wall']['design']): boolean {
+  return proud !== 'leave' && (pattern === 'battens' || pattern === 'slats')
 }
 
 /** The thickness that comes up against trim: the uprights', or where there are none the thickest horizontal's. */
@@ -94,7 +130,7 @@ export function proudFindings(workpiece: Workpiece, layout: Layout, plans: reado
     base?.fate === 'keep' &&
     design.foot.kind !== 'rail' &&
     thickness > base.thickness &&
-    design.proud === 'leave'
+    !isSettled(design)
   ) {
     findings.push({
       stage: 'layout',
@@ -184,7 +220,13 @@ function thingFindings(
       return {
         stage: 'layout' as const,
         severity: 'watch' as const,
-        says: { code: 'proudOf' as const, what: thing.kind, strip: thickness, trim: thing.thickness },
+        says: {
+          code: 'proudOf' as const,
+          what: thing.kind,
+          thingId: thing.id,
+          strip: thickness,
+          trim: thing.thickness,
+        },
         stripIds: [],
         waysOut: [
           ...thinner(thing.thickness),

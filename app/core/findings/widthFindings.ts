@@ -1,82 +1,92 @@
-import { nearestNanometer } from '~/length'
-import type { LengthReading, Workpiece } from '~/model'
-import { newWidthWays } from '../asbuilt/newWidth'
+import { type Length, nearestNanometer, ZERO } from '~/length'
+import type { Design, Edit, Survey, Workpiece } from '~/model'
+import { type NewWidthWay, newWidthWays } from '../asbuilt/newWidth'
+import { recutsBetween } from '../asbuilt/recuts'
+import { applyEdits } from '../edits/applyEdit'
+import { cutWall } from '../layout/cutWall'
 import { layOut } from '../layout/layOutWall'
 import type { Layout } from '../layout/layout'
-import type { Finding } from './finding'
+import type { Finding, WayOut } from './finding'
 
-/** The width readings that were read again, without their newest taking. */
-function beforeReread({ wall }: Workpiece): LengthReading | null {
-  const seen = new Set<number>()
-  for (const reading of wall.survey.readings) {
-    if (reading.kind !== 'width') continue
-    if (seen.has(reading.place)) return reading
-    seen.add(reading.place)
-  }
-  return null
-}
+/** A width that differs by more than this part is another wall or a slip, not one measured again. */
+const MEASURED_AGAIN = 0.1
 
-/** Rails cut to a bay: those that land on the uprights, or that uprights stand between. */
-function piecesPerBay({ bands, uprightsThrough, uprightHead, uprightFoot }: Layout): number {
-  const between = bands.filter(({ bottom, top }) => bottom >= uprightFoot && top <= uprightHead)
-  return uprightsThrough ? between.length : 0
-}
-
-/**
- * A width read again after the layout was made: the ways to take up the difference, each with the pieces that have to be
- * cut anew if they were cut to the earlier reading. Only for strips hard at both ends, whose bays hold cut pieces.
- */
-export function widthFindings(workpiece: Workpiece, layout: Layout): Finding[] {
-  const again = beforeReread(workpiece)
-  const { survey, design } = workpiece.wall
-  if (!again || design.pattern === 'boxes' || layout.placement?.leftEnd !== 0) return []
-  const earlier = { ...survey, readings: survey.readings.filter(({ id }) => id !== again.id) }
-  const before = layOut(
-    earlier,
-    { ...design, spacing: evenly(workpiece, layout) },
-    workpiece.settings,
-  ).placement
-  if (!before || before.nearEdges.length !== layout.placement.nearEdges.length) return []
-  const by = layout.placement.span - before.span
-  const each = piecesPerBay(layout)
-  if (by === 0 || before.leftEnd !== 0 || each === 0) return []
+/** The survey as it was before its width was last read or typed: without its newest width, with an earlier one. */
+function earlierSurveys(survey: Survey): Survey[] {
+  const newest = survey.readings.findLast(({ kind }) => kind === 'width')
   return [
-    {
-      stage: 'layout',
-      severity: 'note',
-      says: {
-        code: 'widthChanged',
-        before: before.span,
-        now: layout.placement.span,
-        pieces: each * before.gaps.length,
-      },
-      stripIds: [],
-      waysOut: newWidthWays(before, by).map(({ uptake, nearEdges, baysChanged }) => ({
-        says: { code: 'takeUp', uptake, recut: baysChanged * each },
-        edits: [
-          {
-            type: 'patchDesign',
-            patch: {
-              spacing:
-                uptake === 'even'
-                  ? evenly(workpiece, layout)
-                  : { school: 'placed', nearEdges: [...nearEdges] },
-              shift: nearestNanometer(0),
-            },
-          },
-        ],
-      })),
-    },
+    ...(newest ? [{ ...survey, readings: survey.readings.filter((each) => each !== newest) }] : []),
+    ...[...survey.widthsBefore].reverse().map((width) => ({ ...survey, width })),
   ]
 }
 
 /** The layout as it was even before, whatever was done about it since. */
-function evenly({ wall }: Workpiece, layout: Layout) {
-  const { spacing } = wall.design
+function evenly({ spacing }: Design, layout: Layout): Design['spacing'] {
   const strips = layout.placement?.nearEdges.length ?? 2
   return spacing.school === 'placed'
-    ? ({ school: 'equalByCount', strips, ends: 'strip' } as const)
+    ? { school: 'equalByCount', strips, ends: 'strip' }
     : spacing.school === 'nearWish'
       ? { ...spacing, strips }
       : spacing
+}
+
+function takenUp({ uptake, nearEdges }: NewWidthWay, by: Length, even: Design['spacing']): Edit[] {
+  const half = nearestNanometer(by / 2)
+  return [
+    {
+      type: 'patchDesign',
+      patch: {
+        shift: ZERO,
+        spacing:
+          uptake === 'even' || uptake === 'ends' ? even : { school: 'placed', nearEdges: [...nearEdges] },
+        fillers: uptake === 'ends' ? { left: half, right: nearestNanometer(by - half) } : null,
+      },
+    },
+  ]
+}
+
+/**
+ * A width read or typed anew after the layout was made: the ways to take up the difference, each with the pieces that have
+ * to be cut anew if they were cut to the earlier width, and the boards and money for it. Only for strips hard at both
+ * ends, whose bays hold cut pieces. It stays while the earlier width is known, so that a way taken can be gone back on.
+ */
+export function widthFindings(workpiece: Workpiece, layout: Layout): Finding[] {
+  const { wall, settings } = workpiece
+  const { survey, design } = wall
+  const { placement } = layout
+  if (!placement || placement.leftEnd !== 0 || placement.rightEnd !== 0 || design.pattern === 'boxes')
+    return []
+  const now = nearestNanometer(layout.right - layout.left)
+  const even = evenly(design, layout)
+  const asBefore = { ...design, spacing: even, fillers: null, shift: ZERO }
+  for (const earlier of earlierSurveys(survey)) {
+    const before = layOut(earlier, asBefore, settings).placement
+    if (!before || before.nearEdges.length !== placement.nearEdges.length) continue
+    const by = nearestNanometer(now - before.span)
+    // less than a piece may miss its place by is taken up by the caulk
+    if (Math.abs(by) <= settings.fit || Math.abs(by) > before.span * MEASURED_AGAIN || before.leftEnd !== 0)
+      continue
+    const cut = cutWall({ wall: { survey: earlier, design: asBefore }, settings }).pieces
+    const waysOut = newWidthWays(before, by).map((way): WayOut => {
+      const edits = takenUp(way, by, even)
+      const { pieces, boards, cost } = recutsBetween(
+        cut,
+        cutWall(applyEdits(workpiece, edits)).pieces,
+        settings,
+      )
+      return { says: { code: 'takeUp', uptake: way.uptake, recut: pieces, boards, cost }, edits }
+    })
+    const most = Math.max(0, ...waysOut.map(({ says }) => (says.code === 'takeUp' ? says.recut : 0)))
+    if (most === 0) return []
+    return [
+      {
+        stage: 'layout',
+        severity: 'note',
+        says: { code: 'widthChanged', before: before.span, now, pieces: most },
+        stripIds: [],
+        waysOut,
+      },
+    ]
+  }
+  return []
 }

@@ -41,10 +41,10 @@ export function alignTargets(layout: Layout): AlignTarget[] {
  * For each line the smallest move of all strips, as far as the ends let them, that brings the nearest strip against it:
  * its right edge to the left side of a thing, its left edge to the right side.
  */
-export function alignments({ wall }: Workpiece, layout: Layout): Alignment[] {
+export function alignments(layout: Layout): Alignment[] {
   const { placement, uprights, sections } = layout
   if (!placement || layout.pattern === 'boxes' || sections[0]?.id !== 'all') return []
-  const now = wall.design.shift
+  const now = sections[0].shifted
   return alignTargets(layout).flatMap((target): Alignment[] => {
     const edge = target.side === 'left' ? 'right' : 'left'
     const moves = uprights

@@ -86,7 +86,10 @@ export function sectionCandidates(
       if (!placed.ok) continue
       add(spacing, placed.value, gap, `${ends} ${strips}`, judgement.shiftUpTo)
       if (!canShift || judgement.baysDiffer <= 0 || section.id !== 'all') continue
-      const uneven = steppedAside(span, stripWidth, strips, ends, judgement.baysDiffer, section, barred, tick)
+      const step = (from: readonly Barred[]) =>
+        steppedAside(span, stripWidth, strips, ends, judgement.baysDiffer, section, from, tick)
+      // trim that no count can miss must not hide that the plates can be missed
+      const uneven = step(barred) ?? step(barred.filter(({ plate }) => plate))
       if (uneven)
         found.push({
           section,
@@ -94,7 +97,7 @@ export function sectionCandidates(
           shift: 0,
           placement: uneven,
           lefts: leftsAt(section, uneven, 0),
-          gap,
+          gap: uneven.gaps[0] ?? uneven.leftEnd,
           kind: `uneven ${ends} ${strips}`,
         })
     }

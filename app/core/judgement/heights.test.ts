@@ -110,7 +110,7 @@ describe('lining up', () => {
       wall: { ...workpiece.wall, survey: { ...workpiece.wall.survey, things: [window] } },
     }
     const layout = layOut(walled.wall.survey, walled.wall.design, walled.settings)
-    const found = alignments(walled, layout)
+    const found = alignments(layout)
     expect(found.map(({ target }) => [target.side, toInches(nearestNanometer(target.x))])).toEqual([
       ['left', 47],
       ['right', 87],

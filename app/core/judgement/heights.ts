@@ -1,11 +1,13 @@
-import { type Length, nearestNanometer } from '~/length'
+import { type Length, nearestNanometer, tickOf } from '~/length'
 import type { Design, Edit, ThingKind, Workpiece } from '~/model'
 import { computePlan } from '../computePlan'
 import { applyEdits } from '../edits/applyEdit'
+import { cutWall } from '../layout/cutWall'
 import { layOut } from '../layout/layOutWall'
-import { capHeight } from '../layout/layout'
+import { capHeight, type Layout } from '../layout/layout'
+import { isUpright } from '../pieces'
 import { boardRequests, planBoardsQuickly } from '../stock'
-import { partOfHeight } from '../survey/wallLines'
+import { baseAt, partOfHeight } from '../survey/wallLines'
 
 /** Why a height is proposed. */
 export type HeightReason =
@@ -16,7 +18,8 @@ export type HeightReason =
       readonly thingId: string
       readonly edge: 'top' | 'bottom'
     }
-  | { readonly code: 'perBoard'; readonly pieces: number; readonly board: Length }
+  /** `piece` is what the longest of so many from one board comes to, after the kerfs and on the tape's tick. */
+  | { readonly code: 'perBoard'; readonly pieces: number; readonly board: Length; readonly piece: Length }
 
 /** A height for the main rail (the top of the uprights without one), and what it takes. */
 export interface HeightProposal {
@@ -43,6 +46,37 @@ const LINES: Readonly<Partial<Record<ThingKind, 'top' | 'bottom'>>> = {
 /** Fewer than this and the pieces are rails, more and they are sticks. */
 const PER_BOARD = [2, 3]
 
+/**
+ * Heights at which so many uprights come from one board, the longest of them and its kerfs counted: on a floor that
+ * falls it is longer than from the base line to the head. Rounded down to the tape, since what is marked is what is cut.
+ */
+function perBoard(workpiece: Workpiece, layout: Layout): { reason: HeightReason; height: Length }[] {
+  const { wall, settings } = workpiece
+  const { shop } = settings
+  const tick = tickOf(settings.tape)
+  const longestAt = (height: Length) => {
+    const next = applyEdits(workpiece, [edit(wall.design, null, height)])
+    const uprights = cutWall(next).pieces.filter(({ role }) => isUpright(role))
+    return Math.max(0, ...uprights.map(({ cutLength }) => cutLength))
+  }
+  return shop.offers
+    .filter(({ material }) => material === layout.battenMaterial.id)
+    .flatMap(({ length }) =>
+      PER_BOARD.flatMap((pieces) => {
+        // n pieces of a squared board take n - 1 kerfs
+        const room = (length - shop.endTrim - (pieces - 1) * shop.kerf) / pieces
+        const piece = nearestNanometer(Math.floor(room / tick) * tick)
+        const above = layout.height - layout.uprightHead
+        let height = nearestNanometer(layout.uprightFoot + piece + above)
+        const over = longestAt(height) - piece
+        if (over > 0) height = nearestNanometer(height - Math.ceil(over / tick) * tick)
+        const longest = longestAt(height)
+        if (longest <= 0 || longest > piece) return []
+        return [{ reason: { code: 'perBoard' as const, pieces, board: length, piece }, height }]
+      }),
+    )
+}
+
 function candidates(workpiece: Workpiece): { reason: HeightReason; height: Length }[] {
   const { wall, settings } = workpiece
   const { survey, design } = wall
@@ -64,34 +98,21 @@ function candidates(workpiece: Workpiece): { reason: HeightReason; height: Lengt
     return [
       {
         reason: { code: 'linesUp', kind, thingId: id, edge } as const,
-        height: nearestNanometer(at - lines.base.at0),
+        height: nearestNanometer(at - baseAt(lines, thing.left + thing.width / 2)),
       },
     ]
   })
   const above = layout.height - layout.uprightHead
-  const isUpright = design.pattern === 'battens' || design.pattern === 'slats'
-  const offers = settings.shop.offers.filter(({ material }) => material === layout.battenMaterial.id)
-  const boards = isUpright
-    ? offers.flatMap(({ length }) =>
-        PER_BOARD.map((pieces) => ({
-          reason: { code: 'perBoard', pieces, board: length } as const,
-          // n pieces of a squared board take n - 1 kerfs
-          height: nearestNanometer(
-            layout.uprightFoot +
-              (length - settings.shop.endTrim - (pieces - 1) * settings.shop.kerf) / pieces +
-              above,
-          ),
-        })),
-      )
-    : []
+  const hasUprights = design.pattern === 'battens' || design.pattern === 'slats'
+  const boards = hasUprights ? perBoard(workpiece, layout) : []
   return [...rules, full, ...things, ...boards].filter(
     ({ height }) => height > layout.uprightFoot + above && height <= lines.headLine,
   )
 }
 
-function edit({ pattern, rails }: Design, reason: HeightReason, height: Length): Edit {
+function edit({ pattern, rails }: Design, reason: HeightReason | null, height: Length): Edit {
   const rule: Design['height'] =
-    reason.code === 'rule' ? { rule: reason.rule } : { rule: 'typed', value: height }
+    reason?.code === 'rule' ? { rule: reason.rule } : { rule: 'typed', value: height }
   const [first, ...others] = rails
   // of rails alone the first is the one whose height is asked for
   return pattern === 'rails' && first

@@ -1,5 +1,6 @@
 import type { Edit, Ends, Workpiece } from '~/model'
 import { boundsOf } from '../geometry'
+import { laidOut } from '../edits/laidOut'
 import { layOut } from '../layout/layOutWall'
 import { type Layout, materialOf, type SectionPlace } from '../layout/layout'
 import { baseAt } from '../survey/wallLines'
@@ -173,10 +174,35 @@ export function propose(workpiece: Workpiece): ProposalSearch {
       ),
     }))
     .sort((a, b) => a.score - b.score)
-    .slice(0, SHOWN)
+  const proposals: Proposal[] = []
+  for (const { set, score } of ranked) {
+    if (proposals.length === SHOWN) break
+    const proposal = describe(set, score, design, clearance)
+    // boxes may find no room in their height, whatever their count: what makes nothing is not proposed
+    const made = laidOut(workpiece, proposal.edits)
+    if (made.uprights.length === 0 || made.spacingIssue !== null) continue
+    // a section with no choice within the limits keeps what it has: that counts, and so does what it meets
+    const chosen = new Set(set.map(({ candidate }) => candidate.section.id))
+    const others = made.sections.filter(({ id, placement }) => placement !== null && !chosen.has(id))
+    const isBoxes = made.pattern === 'boxes'
+    proposals.push({
+      ...proposal,
+      strips: made.sections.reduce(
+        (sum, { placement }) => sum + (placement ? placement.nearEdges.length - (isBoxes ? 1 : 0) : 0),
+        0,
+      ),
+      hits: [
+        ...proposal.hits,
+        ...others.flatMap((section) => {
+          const lefts = (section.placement?.nearEdges ?? []).map((edge) => section.left + edge)
+          return isBoxes ? [] : thingsHit(lefts, barredFor(made, design, stripWidth, rangeOf(section, made)))
+        }),
+      ],
+    })
+  }
   const several = layout.sections.length > 1
   return {
-    proposals: ranked.map(({ set, score }) => describe(set, score, design, clearance)),
+    proposals,
     tried: several ? sets.length : tried,
     clear: several ? countClear(sets) : clear,
     sections: layout.sections.length,

@@ -17,8 +17,11 @@ export const UNIT_COST: Readonly<Record<Criterion, number>> = {
 /** An end space or bay under half the gap reads as a sliver. Common practice, no source. */
 const SLIVER_OF_GAP = 0.5
 
-/** Half over something that is not a plate is half as bad. */
-const THING_PART = 0.5
+/**
+ * Half over trim is worse than on a plate: a plate can be notched round or moved, a strip half over casing can't be
+ * cut at all. Each edge it lies half over counts. Common practice, no source.
+ */
+const THING_PART = 2
 
 /** How many ends are slivers. */
 export function sliversOf({ placement, shift, gap }: SectionCandidate): number {

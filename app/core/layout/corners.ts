@@ -1,22 +1,24 @@
 import { nearestNanometer } from '~/length'
-import type { CornerEnd, Survey } from '~/model'
+import type { CornerEnd, Survey, Turn } from '~/model'
 import type { EndCut } from '../pieces'
 
 /** A corner of the room as read: the angle between the two walls' faces. */
 export interface RoomCorner {
   readonly deg: number
-  readonly turn: 'inside' | 'outside'
+  readonly turn: Turn
   /** False where it was never read and 90 degrees is only assumed. */
   readonly measured: boolean
 }
 
-/** The newest reading of a corner, read round either side of it; an unread one counts as a right inside corner. */
-export function cornerOf({ readings }: Survey, side: 'left' | 'right'): RoomCorner {
+/** The newest reading of a corner, read round either side of it; an unread one counts as a right angle that turns as was said. */
+export function cornerOf({ readings, turns }: Survey, side: 'left' | 'right'): RoomCorner {
+  // where no wall meets this one there is no corner, whatever was read before
+  if (turns[side] === 'none') return { deg: 180, turn: 'none', measured: false }
   const kind = side === 'left' ? 'cornerLeft' : 'cornerRight'
   const found = readings.findLast((reading) => reading.kind === kind)
   return found && 'deg' in found
     ? { deg: found.deg > 180 ? 360 - found.deg : found.deg, turn: found.turn, measured: true }
-    : { deg: 90, turn: 'inside', measured: false }
+    : { deg: 90, turn: turns[side], measured: false }
 }
 
 /** How a horizontal is cut at a corner, and how far its face stops short of it; negative where it runs over. */
@@ -31,6 +33,7 @@ export interface CornerCut {
  * Common practice, no source; the geometry is its own proof.
  */
 export function cornerCut(end: CornerEnd, { deg, turn }: RoomCorner, thickness: number): CornerCut {
+  if (turn === 'none') return { cut: null, short: 0 }
   const sawSettingDeg = 90 - deg / 2
   switch (end) {
     case 'run':

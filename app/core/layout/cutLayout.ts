@@ -16,7 +16,7 @@ import {
 } from '../pieces'
 import type { Obstacle } from '../survey/obstacles'
 import { type Layout, longestBoard, materialOf } from './layout'
-import type { StripPlan } from './strips'
+import type { StripPlan } from './frames'
 
 /** The shortest piece worth cutting. */
 const SHORTEST = 6_350_000 // 1/4 in
@@ -24,16 +24,30 @@ const SHORTEST = 6_350_000 // 1/4 in
 /** A notch deeper than this part of the width leaves no strip to speak of: it ends there instead. */
 const MOST_NOTCH = 0.75
 
+/** A part of a strip between what ends it: the lines it stays within besides the strip's own. */
 interface Part {
-  readonly startLine: Line
-  readonly endLine: Line
+  readonly alsoStart: readonly Line[]
+  readonly alsoEnd: readonly Line[]
   readonly startsAt: EndsAt
   readonly endsAt: EndsAt
 }
 
-/** A strip that runs through, as what others end at. */
+/** A strip that runs through, as what others end at: its face before any notch, which is what stops them. */
 function asObstacle(id: string, outline: Polygon): Obstacle {
   return { id, kind: 'strip', outline, thickness: 0, fate: 'keep', plate: false }
+}
+
+/** What lies in a strip's way in order along it, those that overlap each other together: between them there is no piece. */
+function clustered(ending: readonly Meeting[]): Meeting[][] {
+  const clusters: Meeting[][] = []
+  let reached = -Infinity
+  for (const meeting of ending) {
+    const last = clusters[clusters.length - 1]
+    if (last && meeting.from <= reached) last.push(meeting)
+    else clusters.push([meeting])
+    reached = Math.max(reached, meeting.to)
+  }
+  return clusters
 }
 
 /** Parts of a strip between the things and the strips that end it. */
@@ -42,10 +56,9 @@ function partsOf(
   obstacles: readonly Obstacle[],
   design: Design,
 ): { parts: Part[]; notched: Meeting[] } {
-  const { startLine, endLine } = spec
+  const own: Part = { alsoStart: [], alsoEnd: [], startsAt, endsAt }
   const whole = obstacles.length === 0 ? null : placePiece({ ...spec, id: spec.stripId })
-  if (!whole)
-    return { parts: obstacles.length === 0 ? [{ startLine, endLine, startsAt, endsAt }] : [], notched: [] }
+  if (!whole) return { parts: obstacles.length === 0 ? [own] : [], notched: [] }
   const start = startAlong(whole, spec)
   const found = meetings(spec, obstacles).filter(
     ({ from, to }) => to > start && from < start + whole.longLength,
@@ -55,18 +68,18 @@ function partsOf(
   const holds = (meeting: Meeting) =>
     meeting.depth <= spec.faceWidth * MOST_NOTCH &&
     !notched.some((other) => other !== meeting && other.from < meeting.to && other.to > meeting.from)
+  const ending = wanted
+    .filter(({ meeting, treatment }) => treatment === 'end' || (treatment === 'notch' && !holds(meeting)))
+    .map(({ meeting }) => meeting)
   const parts: Part[] = []
-  let from: Pick<Part, 'startLine' | 'startsAt'> = { startLine, startsAt }
-  let reached = start
-  for (const { meeting, treatment } of wanted) {
-    const ends = treatment === 'end' || (treatment === 'notch' && !holds(meeting))
-    if (!ends || meeting.to <= reached) continue
-    const at = meeting.obstacle.kind === 'strip' ? 'strip' : 'thing'
-    if (meeting.from > reached) parts.push({ ...from, endLine: meeting.entry, endsAt: at })
-    from = { startLine: meeting.exit, startsAt: at }
-    reached = meeting.to
+  let from: Pick<Part, 'alsoStart' | 'startsAt'> = own
+  for (const several of clustered(ending)) {
+    const at = several.some(({ obstacle }) => obstacle.kind !== 'strip') ? 'thing' : 'strip'
+    if (several.every((meeting) => meeting.from > start))
+      parts.push({ ...from, alsoEnd: several.map(({ entry }) => entry), endsAt: at })
+    from = { alsoStart: several.map(({ exit }) => exit), startsAt: at }
   }
-  parts.push({ ...from, endLine, endsAt })
+  parts.push({ ...from, alsoEnd: [], endsAt })
   return { parts, notched: notched.filter(holds) }
 }
 
@@ -93,7 +106,7 @@ function cutStrip(
             ...ofSpec,
             notches: inside.map(({ from, to, depth, side }) => ({ from, to, depth, edge: side })),
           })
-    if (piece) pieces.push(piece)
+    if (piece && piece.polygon.length > 2) pieces.push(piece)
   }
   parts.forEach((part, partIndex) => {
     const startCut = partIndex === 0 ? plan.startCut : undefined
@@ -101,6 +114,8 @@ function cutStrip(
     const wholeSpec: PieceSpec = {
       ...spec,
       ...part,
+      alsoStart: [...(strip.alsoStart ?? []), ...part.alsoStart],
+      alsoEnd: [...(strip.alsoEnd ?? []), ...part.alsoEnd],
       ...(startCut ? { startCut } : {}),
       ...(endCut ? { endCut } : {}),
     }
@@ -123,10 +138,11 @@ function cutStrip(
       })
       const first = i === 0
       const last = i === runs.length - 1
+      const { startCut: _start, endCut: _end, ...bare } = wholeSpec
       const runSpec: PieceSpec = {
-        ...spec,
-        startLine: first ? part.startLine : across(run.from),
-        endLine: last ? part.endLine : across(run.to),
+        ...bare,
+        ...(first ? {} : { startLine: across(run.from), alsoStart: [] }),
+        ...(last ? {} : { endLine: across(run.to), alsoEnd: [] }),
         startsAt: first ? part.startsAt : 'joint',
         endsAt: last ? part.endsAt : 'joint',
         ...(first && startCut ? { startCut } : {}),
@@ -143,7 +159,7 @@ function cutStrip(
 function startAlong(piece: Piece, strip: StripSpec): number {
   const along = unitVector(strip.directionDeg)
   return Math.min(
-    ...piece.polygon.map(({ x, y }) => (x - strip.center.x) * along.x + (y - strip.center.y) * along.y),
+    ...piece.face.map(({ x, y }) => (x - strip.center.x) * along.x + (y - strip.center.y) * along.y),
   )
 }
 
@@ -186,7 +202,7 @@ export function cutLayout(
     const pieces = cutStrip(plan, [...layout.obstacles, ...crossed], design, settings)
     faces.set(stripId, [
       ...(faces.get(stripId) ?? []),
-      ...pieces.map(({ polygon }) => asObstacle(stripId, polygon)),
+      ...pieces.map(({ face }) => asObstacle(stripId, face)),
     ])
     cut.set(stripId, [...(cut.get(stripId) ?? []), { part: plan.part, pieces }])
   }

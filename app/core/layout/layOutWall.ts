@@ -1,4 +1,4 @@
-import { nearestNanometer } from '~/length'
+import { addLengths, type Length, nearestNanometer, subtractLengths } from '~/length'
 import type { Design, Settings, Survey } from '~/model'
 import { type BoxLayout, layBoxes } from '../patterns/boxes'
 import { layGrid } from '../patterns/grid'
@@ -31,6 +31,16 @@ function uprightsThrough(design: Design, settings: Settings, span: number, railM
   return design.pattern === 'grid' && longest !== null && span > longest
 }
 
+/** The two fillers of a layout of uprights; none where they would leave no wall between them. */
+function fillersOf({ fillers, pattern }: Design, left: Length, right: Length): Upright[] {
+  if (!fillers || pattern === 'boxes' || pattern === 'rails') return []
+  if ((fillers.left + fillers.right) * 2 > right - left) return []
+  return [
+    { id: 'filler-left', number: 1, left, right: addLengths(left, fillers.left) },
+    { id: 'filler-right', number: 2, left: subtractLengths(right, fillers.right), right },
+  ]
+}
+
 /** Lays out a wall. Never fails: what cannot be is left out and told as an issue or by the findings. */
 export function layOut(survey: Survey, design: Design, settings: Settings): Layout {
   const shape = wallShape(survey)
@@ -40,6 +50,7 @@ export function layOut(survey: Survey, design: Design, settings: Settings): Layo
   const framing = frameWall(survey, design, settings, lines)
   const left = nearestNanometer(Math.max(lines.left, design.extent?.left ?? -Infinity))
   const right = nearestNanometer(Math.max(left, Math.min(lines.right, design.extent?.right ?? Infinity)))
+  const fillers = fillersOf(design, left, right)
   const isBoxes = design.pattern === 'boxes'
   const stripWidth = isBoxes ? design.boxes.margin : battenMaterial.width
   const ends = [left, right].map((x) => baseAt(lines, x))
@@ -47,8 +58,8 @@ export function layOut(survey: Survey, design: Design, settings: Settings): Layo
     survey,
     design,
     obstacles,
-    left,
-    right,
+    left: fillers[0]?.right ?? left,
+    right: fillers[1]?.left ?? right,
     foot: framing.uprightFoot,
     head: framing.uprightHead,
     stripWidth,
@@ -84,6 +95,7 @@ export function layOut(survey: Survey, design: Design, settings: Settings): Layo
     ...framing,
     bands: [...framing.bands, ...(laid.bands ?? [])],
     uprights: laid.uprights,
+    fillers,
     frames: laid.frames ?? [],
     sections: laid.sections,
     placement: laid.sections.length === 1 ? (only?.placement ?? null) : null,

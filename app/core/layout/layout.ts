@@ -1,7 +1,7 @@
 import { type Length, ZERO } from '~/length'
 import { type Design, type Material, type Pattern, type Settings } from '~/model'
 import type { Polygon } from '../geometry'
-import type { Role } from '../pieces'
+import type { EndsAt, Role } from '../pieces'
 import type { Placement, SpacingIssue } from '../spacing'
 import type { Obstacle } from '../survey/obstacles'
 import type { RuleLine, WallLines } from '../survey/wallLines'
@@ -34,6 +34,9 @@ export interface BoxFrame {
   readonly number: number
   readonly row: number
   readonly outline: Polygon
+  /** What its margins below and above are measured from. */
+  readonly below: EndsAt
+  readonly above: EndsAt
 }
 
 /** A part of the wall with a spacing of its own. Free heights are absolute; where there is none nothing stands. */
@@ -51,6 +54,8 @@ export interface SectionPlace extends Section {
   readonly row: number
   readonly placement: Placement | null
   readonly issue: SpacingIssue | null
+  /** How far its strips were moved from where the school puts them: what was asked for, as far as the ends let them. */
+  readonly shifted: Length
 }
 
 /** Where everything goes, before anything is cut. Distances from the left corner, heights above the base line. */
@@ -74,6 +79,8 @@ export interface Layout {
   readonly top: Length
   readonly bands: readonly Band[]
   readonly uprights: readonly Upright[]
+  /** Strips ripped to width between the layout and the ends of the wall. */
+  readonly fillers: readonly Upright[]
   readonly frames: readonly BoxFrame[]
   readonly sections: readonly SectionPlace[]
   /** The one placement of a wall that is one section; null where there are several. */

@@ -1,26 +1,12 @@
-import { nearestNanometer } from '~/length'
+import { nearestNanometer, subtractLengths } from '~/length'
 import type { Design, Settings, Survey } from '~/model'
-import { crossing, type Line, lineFrom, miteredSides, movedFrom, type Polygon, roundPoint } from '../geometry'
-import { type EndCut, type EndsAt, type Role, type StripSpec } from '../pieces'
+import { crossing, type Line, lineFrom, movedFrom, roundPoint } from '../geometry'
+import { type EndCut, type StripSpec } from '../pieces'
 import { profileAt } from '../survey/profile'
 import { baseAt, courseAt, onLine, type RuleLine } from '../survey/wallLines'
 import { cornerCut, cornerOf } from './corners'
-import { type Band, bandEdge, type BoxFrame, type Layout, materialOf, type Upright } from './layout'
-
-/** One straight strip as it is to be cut: where it lies, what it lands on, how its ends are cut. */
-export interface StripPlan {
-  readonly spec: StripSpec
-  /** Tells the parts of one strip apart, such as the four sides of a box; empty where there is but one. */
-  readonly part: string
-  /** Joined of several boards where it is longer than one. */
-  readonly joins: boolean
-  /** Strips that end it where they cross it: these run through. */
-  readonly landsOn: readonly string[]
-  readonly startsAt: EndsAt
-  readonly endsAt: EndsAt
-  readonly startCut?: EndCut
-  readonly endCut?: EndCut
-}
+import { frameStrips, mitered, type StripPlan } from './frames'
+import { type Band, bandEdge, type Layout, type Upright } from './layout'
 
 function angleOf(slope: number): number {
   return slope === 0 ? 0 : (Math.atan(slope) * 180) / Math.PI
@@ -37,36 +23,58 @@ function footBand({ bands, uprightFoot, uprights }: Layout): Band | undefined {
     : bands.find(({ id, top }) => (id === 'bottomRail' || id === 'ledger') && top === uprightFoot)
 }
 
+/** The line between two places of a course of heights that keeps to one side of it where it bends between them. */
+function clearOf(
+  at: (x: number) => number,
+  bends: readonly number[],
+  left: number,
+  right: number,
+  side: 1 | -1,
+) {
+  const [low, high] = [at(left), at(right)]
+  const over = bends
+    .filter((x) => x > left && x < right)
+    .map((x) => side * (at(x) - low - ((high - low) * (x - left)) / (right - left)))
+  const by = side * Math.max(0, ...over)
+  return lineFrom({ x: left, y: low + by }, { x: right, y: high + by })
+}
+
+/** The head of the layout comes this near to the ceiling, or to what stays there: it is fitted to it. */
+const NEAR_HEAD = 3_175_000 // 1/8 in
+
+function reachesHead({ uprightHead, lines }: Layout): boolean {
+  return uprightHead > lines.headLine - NEAR_HEAD
+}
+
 /** An upright before it meets anything: from base or bottom rail up to the head, at its own place. */
 export function uprightStrip(layout: Layout, upright: Upright): StripSpec {
   const { lines, shape, battenMaterial } = layout
   const standsOn = footBand(layout)
   const endsUnder = layout.bands.find(({ id, bottom }) => id === 'topRail' && bottom === layout.uprightHead)
-  const head = (x: number) => ({
-    x,
-    y: endsUnder
+  const head = (x: number) =>
+    endsUnder
       ? onLine(bandEdge(endsUnder, courseAt(lines, x), 'bottom'), x)
-      : baseAt(lines, x) + layout.uprightHead,
-  })
+      : baseAt(lines, x) + layout.uprightHead
   // on floor or baseboard it follows the real floor; on a rail it follows the rail
   const standsOnFloor = !standsOn && lines.followed.length === 0 && layout.pattern !== 'grid'
-  const foot = (x: number) => ({
-    x,
-    y: standsOn
+  const foot = (x: number) =>
+    standsOn
       ? onLine(bandEdge(standsOn, courseAt(lines, x), 'top'), x)
-      : (standsOnFloor ? profileAt(shape.floor, x) : baseAt(lines, x)) + layout.uprightFoot,
-  })
-  const role = layout.pattern === 'grid' ? 'stile' : layout.pattern === 'slats' ? 'slat' : 'batten'
+      : (standsOnFloor ? profileAt(shape.floor, x) : baseAt(lines, x)) + layout.uprightFoot
+  const courseBends = lines.courses.slice(1).map(({ left }) => left)
+  const floorBends = standsOnFloor ? shape.floor.points.map(({ place }) => place) : courseBends
+  const ofPattern = layout.pattern === 'grid' ? 'stile' : layout.pattern === 'slats' ? 'slat' : 'batten'
+  const role = layout.fillers.includes(upright) ? 'filler' : ofPattern
   return {
     stripId: upright.id,
     role,
     number: upright.number,
     materialId: battenMaterial.id,
-    faceWidth: battenMaterial.width,
+    faceWidth: subtractLengths(upright.right, upright.left),
     center: { x: (upright.left + upright.right) / 2, y: 0 },
     directionDeg: 90,
-    startLine: lineFrom(foot(upright.left), foot(upright.right)),
-    endLine: lineFrom(head(upright.left), head(upright.right)),
+    startLine: clearOf(foot, floorBends, upright.left, upright.right, 1),
+    endLine: clearOf(head, courseBends, upright.left, upright.right, -1),
   }
 }
 
@@ -75,8 +83,15 @@ function endLine(layout: Layout, side: 'left' | 'right', low: number, high: numb
   const { lines, shape } = layout
   if (side === 'left' ? layout.left > lines.left : layout.right < lines.right)
     return { through: { x: layout[side], y: low }, directionDeg: 90 }
-  const at = (y: number) => ({ x: profileAt(shape[side], y), y })
-  return lineFrom(at(low), at(high))
+  const profile = shape[side]
+  const [from, to] = [profileAt(profile, low), profileAt(profile, high)]
+  // where the end bends towards the piece within its width, the piece keeps clear of the bend
+  const inwards = side === 'left' ? 1 : -1
+  const over = profile.points
+    .filter(({ place }) => place > low && place < high)
+    .map(({ place, value }) => inwards * (value - from - ((to - from) * (place - low)) / (high - low)))
+  const by = inwards * Math.max(0, ...over)
+  return lineFrom({ x: from + by, y: low }, { x: to + by, y: high })
 }
 
 /**
@@ -118,44 +133,6 @@ export function bandStrips(layout: Layout, band: Band): StripSpec[] {
       endLine: i === courses.length - 1 ? end('right') : between(i, right),
     }
   })
-}
-
-/** The sides of a mitred frame inside an outline: bottom, right, top, left of a box. */
-function mitered(
-  outline: Polygon,
-  faceWidth: StripSpec['faceWidth'],
-  materialId: string,
-  strip: { id: string; number: number },
-  roles: (directionDeg: number) => Role,
-): StripPlan[] {
-  const names = ['bottom', 'right', 'top', 'left']
-  return miteredSides(outline).map(({ side, from, to }, i) => {
-    const flat = Math.abs(Math.cos((side.directionDeg * Math.PI) / 180)) > 0.5
-    return {
-      spec: {
-        stripId: strip.id,
-        role: roles(flat ? 0 : 90),
-        number: strip.number,
-        materialId,
-        faceWidth,
-        center: movedFrom(side.through, side.directionDeg, 0, faceWidth / 2),
-        directionDeg: side.directionDeg,
-        startLine: from,
-        endLine: to,
-      },
-      part: outline.length === 4 ? (names[i] ?? '') : `side${i + 1}`,
-      joins: flat,
-      landsOn: [],
-      startsAt: 'strip',
-      endsAt: 'strip',
-    }
-  })
-}
-
-/** The four sides of a box (more where a slope cuts a corner off), mitred at half of each corner. */
-export function frameStrips(frame: BoxFrame, design: Design, settings: Settings): StripPlan[] {
-  const { id, width } = materialOf(settings, design.boxes.moulding)
-  return mitered(frame.outline, width, id, frame, (deg) => (deg === 0 ? 'boxRail' : 'boxStile'))
 }
 
 /** Does a horizontal reach a corner of the room, and how is it cut there. */
@@ -217,15 +194,19 @@ function uprightPlan(
   const spec = uprightStrip(layout, upright)
   const standsOn = footBand(layout)
   const bevelled =
-    design.proud === 'backBevel' && spec.role === 'batten' && !standsOn && layout.lines.baseTop > 0
+    design.proud === 'backBevel' &&
+    spec.role !== 'stile' &&
+    layout.pattern !== 'grid' &&
+    !standsOn &&
+    layout.lines.baseTop > 0
   const under = layout.bands.some(({ id, bottom }) => id === 'topRail' && bottom === layout.uprightHead)
   return {
     spec,
     part: '',
     joins: false,
     landsOn,
-    startsAt: standsOn || layout.pattern === 'grid' ? 'strip' : 'wall',
-    endsAt: under || layout.pattern === 'grid' ? 'strip' : 'open',
+    startsAt: standsOn ? 'strip' : 'wall',
+    endsAt: under ? 'strip' : reachesHead(layout) ? 'wall' : 'open',
     ...(bevelled ? { startCut: BACK_BEVEL } : {}),
   }
 }
@@ -249,7 +230,19 @@ function miteredBorder(
     corner(high, 'top', first.left),
   ]
   return {
-    plans: mitered(outline, width, id, { id: 'border', number: 1 }, () => 'border'),
+    plans: mitered(outline, {
+      id: 'border',
+      number: 1,
+      materialId: id,
+      faceWidth: width,
+      roleOf: () => 'border',
+      bounds: {
+        left: first.left <= layout.lines.left ? 'wall' : 'open',
+        right: last.right >= layout.lines.right ? 'wall' : 'open',
+        below: 'wall',
+        above: reachesHead(layout) ? 'wall' : 'open',
+      },
+    }),
     inner: {
       uprights: layout.uprights.slice(1, -1),
       bands: layout.bands.filter(({ role }) => role !== 'border'),
@@ -265,8 +258,8 @@ export function stripPlans(layout: Layout, survey: Survey, design: Design, setti
   const inner = layout.pattern === 'boxes' || layout.uprightHead <= layout.uprightFoot ? [] : uprights
   const { uprightFoot, uprightHead } = layout
   const crossed = bands.filter(
-    ({ bottom, top, role }) =>
-      role === 'border' || (top > uprightFoot && bottom < uprightHead && bottom >= uprightFoot),
+    ({ id, bottom, top, role }) =>
+      role === 'border' || (id !== 'bottomRail' && top > uprightFoot && bottom < uprightHead),
   )
   const sideStiles =
     design.border === 'butt' && layout.pattern === 'grid' ? [uprights[0], uprights.at(-1)] : []
@@ -275,12 +268,14 @@ export function stripPlans(layout: Layout, survey: Survey, design: Design, setti
   const through = layout.uprightsThrough
   const plansOf = (band: Band, landsOn: readonly string[]) => bandPlans(layout, band, survey, design, landsOn)
   const rest = bands.filter((band) => !crossed.includes(band)).flatMap((band) => plansOf(band, borderIds))
-  const ids = inner.map(({ id }) => id)
+  const fillers = inner.length > 0 || border ? layout.fillers : []
+  const fillerIds = fillers.map(({ id }) => id)
+  const ids = [...inner.map(({ id }) => id), ...fillerIds]
   if (through)
     return [
       ...(border?.plans ?? []),
       ...rest,
-      ...inner.map((upright) => uprightPlan(layout, upright, design, borderIds)),
+      ...[...inner, ...fillers].map((upright) => uprightPlan(layout, upright, design, borderIds)),
       ...crossed.flatMap((band) => plansOf(band, [...borderIds, ...ids])),
       ...layout.frames.flatMap((frame) => frameStrips(frame, design, settings)),
     ]
@@ -292,8 +287,8 @@ export function stripPlans(layout: Layout, survey: Survey, design: Design, setti
     ...(border?.plans ?? []),
     ...rest,
     ...crossed.filter(({ id }) => outer.includes(id)).flatMap((band) => plansOf(band, borderIds)),
-    ...sides.map((upright) => uprightPlan(layout, upright, design, outer)),
-    ...innerBands.flatMap((band) => plansOf(band, [...borderIds, ...sideIds])),
+    ...[...sides, ...fillers].map((upright) => uprightPlan(layout, upright, design, outer)),
+    ...innerBands.flatMap((band) => plansOf(band, [...borderIds, ...sideIds, ...fillerIds])),
     ...middle.map((upright) =>
       uprightPlan(layout, upright, design, [...borderIds, ...crossed.map(({ id }) => id)]),
     ),

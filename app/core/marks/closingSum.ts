@@ -12,6 +12,8 @@ export interface ClosingSum {
   readonly ends: { readonly left: Length; readonly right: Length } | null
   /** Openings and other parts of the wall that no section covers, each with its width. */
   readonly openings: readonly { readonly count: number; readonly size: number }[]
+  /** Strips ripped to width at the ends, each with its width. */
+  readonly fillers: readonly { readonly count: number; readonly size: number }[]
   /** What is missing (positive) or too much; zero when it closes. */
   readonly difference: number
 }
@@ -47,6 +49,7 @@ export function closingSum(placement: Placement): ClosingSum {
     gaps: grouped(endsAreGaps ? [leftEnd, ...gaps, rightEnd] : gaps),
     ends: endsAreGaps || (leftEnd === 0 && rightEnd === 0) ? null : { left: leftEnd, right: rightEnd },
     openings: [],
+    fillers: [],
     difference: span - sum,
   }
 }
@@ -59,16 +62,25 @@ export function closingOf(layout: Layout): ClosingSum | null {
   if (!only) return null
   const wall = subtractLengths(layout.right, layout.left)
   const open: number[] = []
-  let reached: number = layout.left
-  for (const { left, right } of [...row, { left: layout.right, right: layout.right }]) {
+  const fillers = layout.fillers.map(({ left, right }) => right - left)
+  const [from, to] = [layout.fillers[0]?.right ?? layout.left, layout.fillers[1]?.left ?? layout.right]
+  let reached: number = from
+  for (const { left, right } of [...row, { left: to, right: to }]) {
     if (left > reached + SAME_WITHIN) open.push(left - reached)
     reached = Math.max(reached, right)
   }
-  if (sums.length === 1 && open.length === 0) return only
+  if (sums.length === 1 && open.length === 0 && fillers.length === 0) return only
   const many = (groups: readonly { count: number; size: number }[]) =>
     groups.flatMap(({ count, size }) => Array<number>(count).fill(size))
   const ends = sums.flatMap((sum) => [sum.ends?.left ?? 0, sum.ends?.right ?? 0]).filter((end) => end > 0)
-  const spaces = [...sums.flatMap(({ gaps }) => many(gaps)), ...ends]
+  if (sums.length === 1 && open.length === 0)
+    return {
+      ...only,
+      wall,
+      fillers: grouped(fillers),
+      difference: only.difference + wall - only.wall - fillers.reduce((total, each) => total + each, 0),
+    }
+  const spaces = [...sums.flatMap(({ gaps }) => many(gaps)), ...ends, ...fillers]
   const strips = sums.reduce((total, sum) => total + sum.strips.count, 0)
   const sum = [...spaces, ...open].reduce((total, each) => total + each, strips * only.strips.width)
   // a section that overlaps the next by a margin at a bend counts the margin twice
@@ -82,6 +94,7 @@ export function closingOf(layout: Layout): ClosingSum | null {
     gaps: grouped(spaces),
     ends: null,
     openings: grouped(open),
+    fillers: [],
     difference: Math.round(wall - (sum - shared)),
   }
 }

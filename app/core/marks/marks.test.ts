@@ -4,7 +4,7 @@ import { keptBase, reading, wallOf } from '../../../tests/namedWalls'
 import { computePlan } from '../computePlan'
 import { layOut } from '../layout/layOutWall'
 import { closingSum } from './closingSum'
-import { heightMarks, runningMarks, spacerBlock } from './runningMarks'
+import { heightMarks, headLessFoot, runningMarks, spacerBlock } from './runningMarks'
 
 const layoutOf = (...args: Parameters<typeof wallOf>) => {
   const { wall, settings } = wallOf(...args)
@@ -24,9 +24,21 @@ describe('running marks', () => {
 
   test('measured from the corner as it is, where the end of the wall leans in', () => {
     const layout = layoutOf({ readings: [reading('plumbLeft', 90, 0.75)] }, byCount(3))
-    const [first] = runningMarks(layout, 'left', '1/16')
+    const near = (hook: Parameters<typeof runningMarks>[3]) =>
+      toInches(runningMarks(layout, 'left', '1/16', hook)[0]?.near.exact ?? 0)
+    const edge = toInches(layout.uprights[0]?.left ?? 0)
     expect(toInches(layout.lines.left)).toBe(0.75)
-    expect(first?.near.exact).toBe((layout.uprights[0]?.left ?? 0) - inches(0.75))
+    expect(near({ height: inches(90) })).toBeCloseTo(edge - 0.75, 6)
+    expect(near({ height: inches(0) })).toBeCloseTo(edge, 6)
+    // along the foot and the head the corner lies where the lean puts it there
+    const lean = (y: number) => (0.75 * toInches(y)) / 90
+    expect(near('foot')).toBeCloseTo(edge - lean(layout.uprightFoot), 6)
+    expect(near('head')).toBeCloseTo(edge - lean(layout.uprightHead), 6)
+    expect(toInches(headLessFoot(layout, 'left'))).toBeCloseTo(
+      lean(layout.uprightFoot) - lean(layout.uprightHead),
+      6,
+    )
+    expect(headLessFoot(layout, 'right')).toBe(0)
   })
 
   test('law: rounding never adds up, however many strips', () => {

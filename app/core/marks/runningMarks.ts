@@ -1,6 +1,8 @@
 import { readOnTape, type Tape, type TapeReading } from '~/length'
 import { boundsOf } from '../geometry'
 import type { Layout } from '../layout/layout'
+import { profileAt } from '../survey/profile'
+import { baseAt } from '../survey/wallLines'
 
 export const EDGES = ['near', 'center', 'far'] as const
 export type Edge = (typeof EDGES)[number]
@@ -15,13 +17,38 @@ export interface StripMarks {
   readonly far: TapeReading
 }
 
+/** Where the tape is hooked: along the foot line of the layout, its head line, or a laser line at a height. */
+export type Hook = 'foot' | 'head' | { readonly height: number }
+
+/** The absolute height of a hook at one end of the wall, from the floor at the left corner. */
+export function hookHeight(
+  { lines, left, right, uprightFoot, uprightHead }: Layout,
+  datum: Datum,
+  hook: Hook,
+): number {
+  if (typeof hook === 'object') return hook.height
+  return baseAt(lines, datum === 'left' ? left : right) + (hook === 'foot' ? uprightFoot : uprightHead)
+}
+
+/** Where along the wall the tape's hook is: the end of the wall at that height, which need not be plumb. */
+export function hookedAt(layout: Layout, datum: Datum, hook: Hook): number {
+  return profileAt(layout.shape[datum], hookHeight(layout, datum, hook))
+}
+
+/** How much farther a mark is from the hook at the head than at the foot; 0 at a plumb end. */
+export function headLessFoot(layout: Layout, datum: Datum): number {
+  const by = hookedAt(layout, datum, 'head') - hookedAt(layout, datum, 'foot')
+  return datum === 'left' ? 0 - by : by
+}
+
 /**
  * Running marks of all uprights, or boxes, from one end of the wall, in the order the tape meets them. The near edge is
- * the one nearer the datum. Each is rounded from its own exact running value, so rounding never adds up.
+ * the one nearer the datum. The tape is hooked against the end of the wall at the hook's height, and the marks are right
+ * along that line. Each is rounded from its own exact running value, so rounding never adds up.
  */
-export function runningMarks(layout: Layout, datum: Datum, tape: Tape): StripMarks[] {
-  const { left, right } = layout.lines
-  const from = (x: number) => (datum === 'left' ? x - left : right - x)
+export function runningMarks(layout: Layout, datum: Datum, tape: Tape, hook: Hook = 'foot'): StripMarks[] {
+  const zero = hookedAt(layout, datum, hook)
+  const from = (x: number) => (datum === 'left' ? x - zero : zero - x)
   const marks = layout.uprights.map((batten) => {
     const near = from(datum === 'left' ? batten.left : batten.right)
     const far = from(datum === 'left' ? batten.right : batten.left)
@@ -98,7 +125,7 @@ const SAME_GAP_WITHIN = 2
  * The spacer block for a layout whose inner gaps (of boxes the margins) are all alike, with the near-edge mark every third strip
  * must agree with; null when the gaps differ or there is none.
  */
-export function spacerBlock(layout: Layout, datum: Datum, tape: Tape): Spacer | null {
+export function spacerBlock(layout: Layout, datum: Datum, tape: Tape, hook: Hook = 'foot'): Spacer | null {
   // between boxes the block is as long as the margin, which the layout's strips stand for
   const isBoxes = layout.pattern === 'boxes'
   const gaps = layout.sections.flatMap(({ placement }) => placement?.gaps ?? [])
@@ -108,7 +135,7 @@ export function spacerBlock(layout: Layout, datum: Datum, tape: Tape): Spacer | 
   const most = Math.max(...spaces)
   if (most - least > SAME_GAP_WITHIN || least <= 0) return null
   const total = spaces.reduce<number>((sum, gap) => sum + gap, 0)
-  const marks = runningMarks(layout, datum, tape)
+  const marks = runningMarks(layout, datum, tape, hook)
   return {
     length: readOnTape(total / spaces.length, tape),
     checks: marks

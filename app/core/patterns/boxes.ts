@@ -1,6 +1,15 @@
-import { type Length, nearestNanometer } from '~/length'
+import { type Length, nearestNanometer, ZERO } from '~/length'
 import type { Boxes, Ends, Settings, SpacingOf } from '~/model'
-import { clipConvex, type Line, lineFrom, type Polygon, rectangle, shiftedLeft, boundsOf } from '../geometry'
+import {
+  boundsOf,
+  clipConvex,
+  type Line,
+  lineFrom,
+  miteredSides,
+  type Polygon,
+  rectangle,
+  shiftedLeft,
+} from '../geometry'
 import {
   type Band,
   bandEdge,
@@ -131,6 +140,34 @@ function outlineIn(
   return outline
 }
 
+/** Every side is long enough for the mitres at its two corners. */
+function holdsMiters(outline: Polygon, mouldingWidth: number): boolean {
+  const inner = miteredSides(outline).reduce<Polygon>(
+    (face, { side }) => clipConvex(face, shiftedLeft(side, mouldingWidth)),
+    outline,
+  )
+  return inner.length === outline.length
+}
+
+/**
+ * Where a slope leaves a side too short to be mitred, that side is moved in until it is long enough; an outline that
+ * never is has no box.
+ */
+function withLongSides(outline: Polygon, mouldingWidth: number): Polygon {
+  if (outline.length < 3 || holdsMiters(outline, mouldingWidth)) return outline
+  const shortest = [...miteredSides(outline)].sort((a, b) => sideLength(a) - sideLength(b))[0]
+  if (!shortest) return []
+  for (let quarters = 1; quarters <= 24; quarters++) {
+    const moved = clipConvex(outline, shiftedLeft(shortest.side, (quarters * mouldingWidth) / 4))
+    if (moved.length >= 3 && holdsMiters(moved, mouldingWidth)) return moved
+  }
+  return []
+}
+
+function sideLength({ side, to }: ReturnType<typeof miteredSides>[number]): number {
+  return Math.hypot(to.through.x - side.through.x, to.through.y - side.through.y)
+}
+
 function isRoomy(outline: Polygon, mouldingWidth: number): boolean {
   if (outline.length < 3) return false
   const { left, right, bottom, top } = boundsOf(outline)
@@ -154,11 +191,23 @@ function splitAtBends(section: Section, { lines, design }: BoxInput): Section[] 
   }))
 }
 
+/** A box in its row, and what its margins are measured from. */
+type Placed = Pick<BoxFrame, 'outline' | 'below' | 'above'>
+
+function boundedBy(row: Row, free: { bottom: number; top: number }, head: number, lines: WallLines) {
+  const low = row.below?.top ?? lines.baseTop
+  const overHead = row.above ? 'strip' : low < head && head < lines.headLine ? 'open' : 'wall'
+  return {
+    below: Number.isFinite(free.bottom) ? 'thing' : row.below ? 'strip' : 'wall',
+    above: Number.isFinite(free.top) ? 'thing' : overHead,
+  } as const
+}
+
 function placeRow(
   row: Row,
   index: number,
   input: BoxInput,
-): { sections: SectionPlace[]; outlines: Polygon[] } {
+): { sections: SectionPlace[]; outlines: Placed[] } {
   const { design, left, right, obstacles } = input
   const ends = [left, right].map((x) => boundsAt(row, input, x === left ? left + 1 : right - 1))
   const at = [left, right]
@@ -168,7 +217,7 @@ function placeRow(
   }
   const moulding = materialOf(input.settings, design.boxes.moulding)
   const sections: SectionPlace[] = []
-  const outlines: Polygon[] = []
+  const outlines: Placed[] = []
   for (const section of sectionsBeside(left, right, range, obstacles).flatMap((s) =>
     splitAtBends(s, input),
   )) {
@@ -181,6 +230,7 @@ function placeRow(
       if (section.free.length > 0)
         sections.push({
           ...section,
+          shifted: ZERO,
           id,
           row: index,
           placement: null,
@@ -191,13 +241,14 @@ function placeRow(
     const found = section.free.flatMap((free) =>
       placement.gaps.map((gap, i) => {
         const from = section.left + (placement.nearEdges[i] ?? 0) + design.boxes.margin
-        return outlineIn(input, row, free, from, from + gap)
+        const outline = withLongSides(outlineIn(input, row, free, from, from + gap), moulding.width)
+        return { outline, ...boundedBy(row, free, input.head, input.lines) }
       }),
     )
-    const roomy = found.filter((outline) => isRoomy(outline, moulding.width))
+    const roomy = found.filter(({ outline }) => isRoomy(outline, moulding.width))
     if (roomy.length === 0) continue
     outlines.push(...roomy)
-    sections.push({ ...section, id, row: index, placement, issue: null })
+    sections.push({ ...section, id, row: index, placement, issue: null, shifted: ZERO })
   }
   return { sections, outlines }
 }
@@ -229,7 +280,7 @@ function nothingFits(input: BoxInput, rows: readonly Row[]): SectionPlace[] {
     width: nearestNanometer(right - left),
     height: nearestNanometer(height),
   } as const
-  return [{ id: 'all', left, right, opening: null, free: [], row: 0, placement: null, issue }]
+  return [{ id: 'all', left, right, opening: null, free: [], row: 0, placement: null, issue, shifted: ZERO }]
 }
 
 /** Frames row by row from the bottom, each from left to right; marked are the sides of every different box. */
@@ -239,10 +290,10 @@ export function layBoxes(input: BoxInput): BoxLayout {
   let number = 0
   const frames = rows.flatMap(({ outlines }, row) =>
     [...outlines]
-      .sort((a, b) => boundsOf(a).left - boundsOf(b).left)
-      .map((outline): BoxFrame => {
+      .sort((a, b) => boundsOf(a.outline).left - boundsOf(b.outline).left)
+      .map((placed): BoxFrame => {
         number += 1
-        return { id: `box-${number}`, number, row, outline }
+        return { id: `box-${number}`, number, row, ...placed }
       }),
   )
   const seen = new Set<string>()

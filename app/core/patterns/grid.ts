@@ -1,13 +1,35 @@
-import { addLengths, nearestNanometer } from '~/length'
+import { addLengths, fail, type Length, nearestNanometer, type Result } from '~/length'
 import type { Ends, Material, Spacing } from '~/model'
 import type { Band } from '../layout/layout'
-import type { SpacingIssue } from '../spacing'
-import { type PatternInput, placeUprights, spacingIn, type UprightLayout } from './uprights'
+import { placementAt, type Placement, placeStrips, type SpacingIssue, type SpanContext } from '../spacing'
+import { type PatternInput, placeUprights, type UprightLayout } from './uprights'
 
 /** With a border its stiles stand hard at the ends, without one the walls bound the cells. */
 export function asColumns(spacing: Spacing, border: boolean): Spacing {
   const ends: Ends = border ? 'strip' : 'gap'
-  return 'ends' in spacing ? { ...spacing, ends } : spacing
+  if ('ends' in spacing) return { ...spacing, ends }
+  return border && spacing.school === 'fromEnd' ? { ...spacing, startWith: 'strip' } : spacing
+}
+
+/**
+ * A grid's stiles. A border has its side stiles whatever the school; of the others those stay that leave a gap to
+ * them. Positions from the span's left end.
+ */
+export function placeColumns(
+  spacing: Spacing,
+  span: Length,
+  stripWidth: Length,
+  context: SpanContext,
+  border: boolean,
+): Result<Placement, SpacingIssue> {
+  const placed = placeStrips(asColumns(spacing, border), span, stripWidth, context)
+  if (!border || 'ends' in spacing) return placed
+  if (!placed.ok && placed.issue.code !== 'noStripFits') return placed
+  if (span < 2 * stripWidth) return fail({ code: 'noStripFits', span, stripWidth })
+  const inner = (placed.ok ? placed.value.nearEdges : []).filter(
+    (edge) => edge > stripWidth && edge + stripWidth < span - stripWidth,
+  )
+  return placementAt([0, ...inner, span - stripWidth], span, stripWidth)
 }
 
 /**
@@ -41,7 +63,7 @@ export function gridRails(
     const edge = nearestNanometer(at)
     const isTop = border && i === count - 1
     return {
-      id: `rail-${i + 1}`,
+      id: `gridRail-${i + 1}`,
       role: border && (i === 0 || isTop) ? 'border' : 'rail',
       material,
       bottom: edge,
@@ -57,7 +79,7 @@ export function layGrid(input: PatternInput, material: Material): UprightLayout 
   const { design, foot, head } = input
   const border = design.border !== 'none'
   const { bands, issue } = gridRails(design.rows, foot, head, material, border)
-  const placed = placeUprights(input, 'stile', (section) => asColumns(spacingIn(section, design), border))
+  const placed = placeUprights(input, 'stile', (...of) => placeColumns(...of, border))
   return {
     bands,
     uprights: placed.uprights,

@@ -1,17 +1,13 @@
 import fc from 'fast-check'
-import { BooleanOperations, Polygon as FlattenPolygon } from '@flatten-js/core'
 import { inches, millimeters, nearestNanometer, nanometers, readOnTape, tickOf } from '~/length'
 import { type Design, PATTERNS, STARTING_BOXES, type Survey, type Thing, type Workpiece } from '~/model'
+import { ring, shared } from '../../../tests/areas'
 import { keptBase, thing, wallOf } from '../../../tests/namedWalls'
 import { computePlan } from '../computePlan'
-import type { Polygon } from '../geometry'
 import { faceFromCard } from '../pieces'
 import { runningMarks } from '../marks/runningMarks'
 import { outlineOf } from '../survey/obstacles'
 import { wallOutline } from '../survey/wallShape'
-
-const ring = (polygon: Polygon) =>
-  new FlattenPolygon(polygon.map(({ x, y }) => [x / 25.4e6, y / 25.4e6] as [number, number]))
 
 const eighths = (least: number, most: number) =>
   fc.integer({ min: least * 8, max: most * 8 }).map((n) => n / 8)
@@ -132,15 +128,15 @@ describe('laws of every pattern, on walls with and without openings', () => {
         const shapes = pieces.map(({ polygon }) => ring(polygon))
         const wall = ring(wallOutline(layout.shape, workpiece.wall.survey))
         shapes.forEach((shape, i) => {
-          expect(shape.area() - BooleanOperations.intersect(shape, wall).area()).toBeLessThan(0.01)
+          expect(shape.area() - shared(shape, wall)).toBeLessThan(0.01)
           for (const [k, other] of shapes.slice(i + 1).entries()) {
             if (!shape.box.intersect(other.box)) continue
-            const area = BooleanOperations.intersect(shape, other).area()
+            const area = shared(shape, other)
             if (area >= 0.01)
               throw new Error(`${pieces[i]?.id} and ${pieces[i + 1 + k]?.id} share ${area} square inches`)
           }
           for (const each of workpiece.wall.survey.things)
-            expect(BooleanOperations.intersect(shape, ring(outlineOf(each))).area()).toBeLessThan(0.01)
+            expect(shared(shape, ring(outlineOf(each)))).toBeLessThan(0.01)
         })
       }),
       { numRuns: 60 },

@@ -1,8 +1,8 @@
-import { addLengths, type Length, nearestNanometer } from '~/length'
+import { addLengths, type Length, nearestNanometer, type Result, subtractLengths, ZERO } from '~/length'
 import type { Design, Spacing, Survey } from '~/model'
 import type { Band, Section, SectionPlace, Upright } from '../layout/layout'
 import { oneSection, sectionsBeside } from '../layout/sections'
-import { placeStrips, shiftPlacement, type SpanContext } from '../spacing'
+import { type Placement, placeStrips, shiftPlacement, type SpacingIssue, type SpanContext } from '../spacing'
 import type { Obstacle } from '../survey/obstacles'
 
 /** What a pattern has to work with. */
@@ -45,16 +45,26 @@ export function spacingIn(section: Section, design: Design): Spacing {
     : { school: 'equalByCount', strips: own, ends }
 }
 
-function placeSection(section: Section, spacing: Spacing, input: PatternInput): SectionPlace {
+/** Places strips on a span; a pattern may have its own way. */
+export type PlaceOnSpan = (
+  spacing: Spacing,
+  span: Length,
+  stripWidth: Length,
+  context: SpanContext,
+) => Result<Placement, SpacingIssue>
+
+function placeSection(section: Section, place: PlaceOnSpan, input: PatternInput): SectionPlace {
   const { survey, design, stripWidth } = input
   const span = nearestNanometer(section.right - section.left)
-  const placed = placeStrips(spacing, span, stripWidth, contextOf(survey, section))
+  const placed = place(spacingIn(section, design), span, stripWidth, contextOf(survey, section))
   const shift = section.id === 'all' ? design.shift : (design.sectionOwn[section.id]?.shift ?? 0)
+  const placement = placed.ok ? shiftPlacement(placed.value, nearestNanometer(shift)) : null
   return {
     ...section,
     row: 0,
-    placement: placed.ok ? shiftPlacement(placed.value, nearestNanometer(shift)) : null,
+    placement,
     issue: placed.ok ? null : placed.issue,
+    shifted: placement && placed.ok ? subtractLengths(placement.leftEnd, placed.value.leftEnd) : ZERO,
   }
 }
 
@@ -72,14 +82,14 @@ function hasRoom(section: Section, { range }: PatternInput): boolean {
 export function placeUprights(
   input: PatternInput,
   prefix: 'batten' | 'slat' | 'stile',
-  spacingFor: (section: Section) => Spacing = (section) => spacingIn(section, input.design),
+  place: PlaceOnSpan = placeStrips,
 ): Pick<UprightLayout, 'sections' | 'uprights'> {
   const { design, left, right, obstacles, range, stripWidth } = input
   const all =
     design.sections === 'beside' ? sectionsBeside(left, right, range, obstacles) : oneSection(left, right)
   const sections = all
     .filter((section) => hasRoom(section, input))
-    .map((section) => placeSection(section, spacingFor(section), input))
+    .map((section) => placeSection(section, place, input))
   const uprights = sections
     .flatMap(({ left: from, placement }) =>
       (placement?.nearEdges ?? []).map((edge) => addLengths(nearestNanometer(from), edge)),

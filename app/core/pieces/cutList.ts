@@ -1,20 +1,39 @@
 import type { Length } from '~/length'
 import { type EndCut, endCutKey } from './endCut'
-import { type Piece, type Role, ROLES } from './piece'
+import type { Notch, Piece, PieceCard, Role } from './piece'
 
-/** Equal pieces: same material, same cut length, same end cuts, same part of the wall. */
-export interface CutRow {
-  /** Letters in order of the list: A, B, ... Z, AA. */
+/** Equal pieces, whatever their part: same material and face, same length, same end cuts, same notches. */
+export interface CutRow extends PieceCard {
+  /** Letters in the order of the parts, uprights first and what was added last: A, B, ... Z, AA. */
   readonly label: string
   readonly role: Role
   readonly materialId: string
+  readonly directionDeg: number
   readonly cutLength: Length
-  readonly longLength: Length
   readonly shortLength: Length
   readonly start: EndCut
   readonly end: EndCut
   readonly pieceIds: readonly string[]
 }
+
+/** The order letters are given in. What is added to a layout comes last, so that the letters before it stay. */
+const LETTERED: readonly Role[] = [
+  'batten',
+  'slat',
+  'stile',
+  'border',
+  'boxStile',
+  'boxRail',
+  'topRail',
+  'bottomRail',
+  'rail',
+  'chairRail',
+  'pictureRail',
+  'shelf',
+  'ledger',
+  'filler',
+  'cap',
+]
 
 /** 0 -> A, 25 -> Z, 26 -> AA. */
 export function rowLabel(index: number): string {
@@ -25,47 +44,79 @@ export function rowLabel(index: number): string {
 /** Two nanometers apart is the rounding of one figure, not two lengths. */
 const SAME_WITHIN = 2
 
+/** Longest first. */
+function byLength(a: { readonly cutLength: number }, b: { readonly cutLength: number }): number {
+  return b.cutLength - a.cutLength
+}
+
 /**
- * Groups equal pieces, longest first within a material. A group's lengths are those of its longest piece, so
- * that cutting to the list never leaves a piece short.
+ * Groups equal pieces, longest first. A group's lengths are those of its longest piece, so that cutting to the list
+ * never leaves a piece short.
  */
 export function buildCutList(pieces: readonly Piece[]): CutRow[] {
-  const ordered = [...pieces].sort(
-    (a, b) =>
-      (a.materialId < b.materialId ? -1 : a.materialId > b.materialId ? 1 : 0) ||
-      ROLES.indexOf(a.role) - ROLES.indexOf(b.role) ||
-      b.cutLength - a.cutLength,
-  )
   const groups: Piece[][] = []
-  for (const piece of ordered) {
-    const group = groups.find(([first]) => first !== undefined && sameCut(first, piece))
+  // pieces of one length stand side by side, so only the groups begun last can be theirs
+  const open = new Map<string, Piece[][]>()
+  for (const piece of [...pieces].sort(byLength)) {
+    const key = cutKey(piece)
+    const alike = open.get(key) ?? []
+    const group = alike.find(([first]) => first !== undefined && sameLengths(first, piece))
     if (group) group.push(piece)
-    else groups.push([piece])
+    else {
+      const begun = [piece]
+      groups.push(begun)
+      open.set(key, [begun, ...alike])
+    }
   }
   const rows = groups.flatMap((group) => {
     const [first] = group
-    return first ? [{ first, pieceIds: group.map((piece) => piece.id) }] : []
+    if (!first) return []
+    const role = LETTERED.find((each) => group.some((piece) => piece.role === each)) ?? first.role
+    // named in the order of the wall, not of nanometers
+    const inPlace = pieces.filter((piece) => group.includes(piece))
+    return [{ first, role, pieceIds: inPlace.map((piece) => piece.id) }]
   })
-  rows.sort((a, b) => b.first.cutLength - a.first.cutLength)
-  return rows.map(({ first, pieceIds }, i) => ({
-    label: rowLabel(i),
-    role: first.role,
-    materialId: first.materialId,
-    cutLength: first.cutLength,
-    longLength: first.longLength,
-    shortLength: first.shortLength,
-    start: first.start,
-    end: first.end,
-    pieceIds,
+  const lettered = [...rows].sort(
+    (a, b) =>
+      LETTERED.indexOf(a.role) - LETTERED.indexOf(b.role) ||
+      byLength(a.first, b.first) ||
+      a.first.materialId.localeCompare(b.first.materialId),
+  )
+  const labels = new Map(lettered.map((row, i) => [row, rowLabel(i)]))
+  return rows.map((row) => ({
+    label: labels.get(row) ?? '',
+    role: row.role,
+    materialId: row.first.materialId,
+    directionDeg: row.first.directionDeg,
+    faceWidth: row.first.faceWidth,
+    cutLength: row.first.cutLength,
+    longLength: row.first.longLength,
+    shortLength: row.first.shortLength,
+    start: row.first.start,
+    end: row.first.end,
+    notches: row.first.notches,
+    pieceIds: row.pieceIds,
   }))
 }
 
-function sameCut(a: Piece, b: Piece): boolean {
+/** All that must be the same to the letter; lengths may be a rounding apart. */
+function cutKey({ materialId, faceWidth, start, end, notches }: Piece): string {
+  const edges = notches.map(({ edge }) => edge).join()
+  return [materialId, faceWidth, endCutKey(start), endCutKey(end), edges].join(' ')
+}
+
+function sameLengths(a: Piece, b: Piece): boolean {
+  const near = (p: number, q: number) => Math.abs(p - q) <= SAME_WITHIN
   return (
-    a.materialId === b.materialId &&
-    a.role === b.role &&
-    Math.abs(a.cutLength - b.cutLength) <= SAME_WITHIN &&
-    endCutKey(a.start) === endCutKey(b.start) &&
-    endCutKey(a.end) === endCutKey(b.end)
+    near(a.cutLength, b.cutLength) &&
+    a.notches.every((notch, i) => {
+      const other: Notch | undefined = b.notches[i]
+      return (
+        other !== undefined &&
+        near(notch.from, other.from) &&
+        near(notch.to, other.to) &&
+        near(notch.depth, other.depth)
+      )
+    })
   )
 }

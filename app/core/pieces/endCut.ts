@@ -23,8 +23,22 @@ export type EndCut =
       readonly longSide: 'back' | 'face'
       readonly hidden: Length
     }
+  /**
+   * Two cuts that meet in a point inside the width, where two things end the piece at once. `leftBack`, `meetBack` and
+   * `rightBack` say how far the left edge, the meeting point and the right edge lie behind the end's long point.
+   */
+  | {
+      readonly kind: 'twoCuts'
+      readonly meetFromLeft: Length
+      readonly leftBack: Length
+      readonly meetBack: Length
+      readonly rightBack: Length
+    }
 
 export const SQUARE: EndCut = { kind: 'square' }
+
+/** A hundredth of a millimeter: what no saw can tell apart. */
+const KEY_WITHIN = 10_000
 
 /** A key that is equal for ends cut at the same saw setting, whichever the hand. */
 export function endCutKey(cut: EndCut): string {
@@ -41,5 +55,19 @@ export function endCutKey(cut: EndCut): string {
       return `cope ${cut.sawSettingDeg.toFixed(2)}`
     case 'cornerMiter':
       return `corner ${cut.sawSettingDeg.toFixed(2)} ${cut.longSide}`
+    case 'twoCuts':
+      return `two ${[cut.meetFromLeft, cut.leftBack, cut.meetBack, cut.rightBack].map((at) => Math.round(at / KEY_WITHIN)).join(' ')}`
+  }
+}
+
+/** What the saw reads for the two cuts of a pointed end, at the left and at the right edge of the face. */
+export function twoSawSettings(
+  { meetFromLeft, leftBack, meetBack, rightBack }: Extract<EndCut, { kind: 'twoCuts' }>,
+  faceWidth: number,
+): { readonly leftDeg: number; readonly rightDeg: number } {
+  const degrees = (rise: number, run: number) => (Math.atan2(Math.abs(rise), run) * 180) / Math.PI
+  return {
+    leftDeg: degrees(leftBack - meetBack, meetFromLeft),
+    rightDeg: degrees(rightBack - meetBack, faceWidth - meetFromLeft),
   }
 }

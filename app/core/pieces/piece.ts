@@ -1,6 +1,18 @@
 import polygonClipping from 'polygon-clipping'
 import { type Length, nearestNanometer } from '~/length'
-import { crossing, type Line, movedFrom, type Point, type Polygon, roundPoint, unitVector } from '../geometry'
+import {
+  clipConvex,
+  crossing,
+  leftOf,
+  type Line,
+  movedFrom,
+  type Point,
+  type Polygon,
+  rectangle,
+  roundPoint,
+  signedArea,
+  unitVector,
+} from '../geometry'
 import { type EndCut, SQUARE } from './endCut'
 
 export const ROLES = [
@@ -18,10 +30,11 @@ export const ROLES = [
   'border',
   'boxStile',
   'boxRail',
+  'filler',
 ] as const
 export type Role = (typeof ROLES)[number]
 
-const UPRIGHTS: readonly Role[] = ['batten', 'slat', 'stile']
+const UPRIGHTS: readonly Role[] = ['batten', 'slat', 'stile', 'filler']
 
 /** Stands upright and is marked from the corner. */
 export function isUpright(role: Role): boolean {
@@ -52,6 +65,8 @@ export interface Piece {
   readonly faceWidth: Length
   readonly directionDeg: number
   readonly polygon: Polygon
+  /** The face before anything was cut out of its edges: convex, and what other strips land on. */
+  readonly face: Polygon
   readonly start: EndCut
   readonly end: EndCut
   readonly startsAt: EndsAt
@@ -66,7 +81,7 @@ export interface Piece {
   readonly cutLength: Length
 }
 
-/** What it takes to place a piece: its centre line and the two lines that end it. */
+/** What it takes to place a piece: its centre line and the lines that end it. */
 export interface PieceSpec {
   readonly id: string
   readonly stripId: string
@@ -79,6 +94,9 @@ export interface PieceSpec {
   readonly directionDeg: number
   readonly startLine: Line
   readonly endLine: Line
+  /** Further lines that end it: of all at one end the piece stays within each. */
+  readonly alsoStart?: readonly Line[]
+  readonly alsoEnd?: readonly Line[]
   /** Cuts through the thickness, which the face does not show. */
   readonly startCut?: EndCut
   readonly endCut?: EndCut
@@ -90,54 +108,23 @@ export interface PieceSpec {
   readonly squareWithin?: number
 }
 
-function along(point: Point, from: Point, directionDeg: number): number {
-  const u = unitVector(directionDeg)
-  return (point.x - from.x) * u.x + (point.y - from.y) * u.y
-}
-
 /** Differences of edge ends below a hundredth of a millimeter are a square cut. */
 const SQUARE_WITHIN = 10_000
 
-function faceCut(
-  leftAt: number,
-  rightAt: number,
-  width: number,
-  isStart: boolean,
-  squareWithin: number,
-): EndCut {
-  const lean = leftAt - rightAt
-  if (Math.abs(lean) < squareWithin) return SQUARE
-  const leftIsLong = isStart ? lean < 0 : lean > 0
-  return {
-    kind: 'miter',
-    sawSettingDeg: (Math.atan(Math.abs(lean) / width) * 180) / Math.PI,
-    longEdge: leftIsLong ? 'left' : 'right',
-  }
+/** A point in the strip's own terms: along it from its centre point, and to the left of its centre line. */
+interface Own {
+  readonly along: number
+  readonly left: number
 }
 
-/** The face less its notches, by the polygon library. */
-function cutOut(face: Polygon, { center, directionDeg, faceWidth, notches = [] }: PieceSpec): Polygon {
-  const ring = (polygon: Polygon): [number, number][] => polygon.map(({ x, y }) => [x, y])
-  const holes = notches.map(({ from, to, depth, edge }) => {
-    const outer = edge === 'left' ? faceWidth : -faceWidth
-    const inner = edge === 'left' ? faceWidth / 2 - depth : depth - faceWidth / 2
-    const corner = (along: number, left: number) => movedFrom(center, directionDeg, along, left)
-    return [ring([corner(from, inner), corner(to, inner), corner(to, outer), corner(from, outer)])]
-  })
-  if (holes.length === 0) return face
-  const [left] = polygonClipping.difference([ring(face)], ...holes)
-  return (left?.[0] ?? []).slice(0, -1).map(([x, y]) => roundPoint({ x, y }))
+function ownOf(point: Point, { center, directionDeg }: Pick<PieceSpec, 'center' | 'directionDeg'>): Own {
+  const u = unitVector(directionDeg)
+  const [dx, dy] = [point.x - center.x, point.y - center.y]
+  return { along: dx * u.x + dy * u.y, left: dy * u.x - dx * u.y }
 }
 
-function hiddenBy(cut: EndCut): number {
-  return cut.kind === 'scarf' || cut.kind === 'cornerMiter' ? cut.hidden : 0
-}
-
-/**
- * Places a piece: its face is the strip of `faceWidth` about the centre line, cut off by the two end lines.
- * Lengths in nanometers. Returns null when an end line runs along the strip or the ends have crossed.
- */
-export function placePiece(spec: PieceSpec): Piece | null {
+/** The face between its two edges and the lines that end it; null where nothing of both edges is left. */
+function faceOf(spec: PieceSpec): Polygon | null {
   const { directionDeg, faceWidth, center } = spec
   const edge = (side: number): Line => ({
     through: movedFrom(center, directionDeg, 0, (side * faceWidth) / 2),
@@ -148,16 +135,144 @@ export function placePiece(spec: PieceSpec): Piece | null {
     crossing(edge(-1), spec.endLine),
     crossing(edge(1), spec.endLine),
     crossing(edge(1), spec.startLine),
-  ]
-  const [rightStart, rightEnd, leftEnd, leftStart] = corners.map((c) => (c ? roundPoint(c) : null))
+  ].map((c) => (c ? roundPoint(c) : null))
+  const [rightStart, rightEnd, leftEnd, leftStart] = corners
   if (!rightStart || !rightEnd || !leftEnd || !leftStart) return null
-  const at = (point: Point) => along(point, center, directionDeg)
-  const shortLength = Math.min(at(leftEnd), at(rightEnd)) - Math.max(at(leftStart), at(rightStart))
-  const longLength = Math.max(at(leftEnd), at(rightEnd)) - Math.min(at(leftStart), at(rightStart))
-  if (at(leftEnd) < at(leftStart) || at(rightEnd) < at(rightStart) || longLength <= 0) return null
+  const at = (point: Point) => ownOf(point, spec).along
+  if (at(leftEnd) < at(leftStart) || at(rightEnd) < at(rightStart)) return null
+  const whole = [rightStart, rightEnd, leftEnd, leftStart]
+  const clipped = (face: Polygon, line: Line, isStart: boolean): Polygon => {
+    const far = movedFrom(line.through, directionDeg, isStart ? 1e9 : -1e9, 0)
+    const kept = leftOf(far, line) > 0 ? line : { ...line, directionDeg: line.directionDeg + 180 }
+    // a cut along the strip would take its width, not its length
+    return crossing(edge(0), line) ? clipConvex(face, kept) : face
+  }
+  const started = (spec.alsoStart ?? []).reduce((face, line) => clipped(face, line, true), whole as Polygon)
+  return (spec.alsoEnd ?? []).reduce((face, line) => clipped(face, line, false), started)
+}
+
+/** How one end of a face runs: where each edge stops, and the points between, from the left edge to the right. */
+interface EndShape {
+  readonly left: number
+  readonly right: number
+  readonly between: readonly Own[]
+}
+
+/** Corners this near an edge lie on it: the rounding of a slanted strip. */
+const ON_EDGE = 4
+
+/** The two ends of a face; null when one of its edges is cut away whole. */
+function endsOf(face: Polygon, spec: PieceSpec): { start: EndShape; end: EndShape } | null {
+  const half = spec.faceWidth / 2
+  const points = face.map((point) => ownOf(point, spec))
+  const leftAt = points.filter(({ left }) => left > half - ON_EDGE).map(({ along }) => along)
+  const rightAt = points.filter(({ left }) => left < ON_EDGE - half).map(({ along }) => along)
+  if (leftAt.length === 0 || rightAt.length === 0) return null
+  const between = points
+    .filter(({ left }) => Math.abs(left) <= half - ON_EDGE)
+    .sort((a, b) => b.left - a.left)
+  const [leftFrom, leftTo] = [Math.min(...leftAt), Math.max(...leftAt)]
+  const [rightFrom, rightTo] = [Math.min(...rightAt), Math.max(...rightAt)]
+  // a convex end bulges out past the line between its two edges
+  const chord = ({ left }: Own, a: number, b: number) => b + ((a - b) * (left + half)) / spec.faceWidth
+  const nearStart = (own: Own) =>
+    own.along - chord(own, leftFrom, rightFrom) < chord(own, leftTo, rightTo) - own.along
+  return {
+    start: { left: leftFrom, right: rightFrom, between: between.filter(nearStart) },
+    end: { left: leftTo, right: rightTo, between: between.filter((own) => !nearStart(own)) },
+  }
+}
+
+/** The cut a face shows at one end; undefined where more than two lines make it. */
+function faceCut(
+  { left, right, between }: EndShape,
+  width: number,
+  isStart: boolean,
+  squareWithin: number,
+): EndCut | undefined {
+  const all = [left, right, ...between.map(({ along }) => along)]
+  const [least, most] = [Math.min(...all), Math.max(...all)]
+  if (most - least < squareWithin) return SQUARE
+  const back = (at: number) => nearestNanometer(isStart ? at - least : most - at)
+  const [point, ...more] = between
+  if (more.length > 0) return undefined
+  if (point)
+    return {
+      kind: 'twoCuts',
+      meetFromLeft: nearestNanometer(width / 2 - point.left),
+      leftBack: back(left),
+      meetBack: back(point.along),
+      rightBack: back(right),
+    }
+  const lean = left - right
+  return {
+    kind: 'miter',
+    sawSettingDeg: (Math.atan(Math.abs(lean) / width) * 180) / Math.PI,
+    longEdge: (isStart ? lean < 0 : lean > 0) ? 'left' : 'right',
+  }
+}
+
+/** The face less its notches, by the polygon library. */
+function cutOut(face: Polygon, holes: readonly Polygon[]): Polygon {
+  if (holes.length === 0) return face
+  const ring = (polygon: Polygon): [number, number][] => polygon.map(({ x, y }) => [x, y])
+  const left = polygonClipping.difference([ring(face)], ...holes.map((hole) => [ring(hole)]))
+  const [largest] = left
+    .map(([outer = []]) => outer.slice(0, -1).map(([x, y]) => roundPoint({ x, y })))
+    .sort((a, b) => Math.abs(signedArea(b)) - Math.abs(signedArea(a)))
+  return largest ?? []
+}
+
+function hiddenBy(cut: EndCut): number {
+  return cut.kind === 'scarf' || cut.kind === 'cornerMiter' ? cut.hidden : 0
+}
+
+/** The same piece with an end of too many lines cut square at its short point: nothing is run over. */
+function squaredOff(spec: PieceSpec, shape: EndShape, isStart: boolean): PieceSpec {
+  const all = [shape.left, shape.right, ...shape.between.map(({ along }) => along)]
+  const at = isStart ? Math.max(...all) : Math.min(...all)
+  const line: Line = {
+    through: movedFrom(spec.center, spec.directionDeg, at, 0),
+    directionDeg: spec.directionDeg + 90,
+  }
+  return isStart ? { ...spec, startLine: line, alsoStart: [] } : { ...spec, endLine: line, alsoEnd: [] }
+}
+
+/**
+ * Places a piece: its face is the strip of `faceWidth` about the centre line, cut off by the lines that end it.
+ * Lengths in nanometers. Returns null when an end line runs along the strip, when the ends have crossed, or when an
+ * edge is cut away whole.
+ */
+export function placePiece(spec: PieceSpec): Piece | null {
+  const { directionDeg, faceWidth, center } = spec
+  const face = faceOf(spec)
+  const ends = face && endsOf(face, spec)
+  if (!ends) return null
   const within = Math.max(SQUARE_WITHIN, spec.squareWithin ?? 0)
-  const start = spec.startCut ?? faceCut(at(leftStart), at(rightStart), faceWidth, true, within)
-  const end = spec.endCut ?? faceCut(at(leftEnd), at(rightEnd), faceWidth, false, within)
+  const startCut = faceCut(ends.start, faceWidth, true, within)
+  const endCut = faceCut(ends.end, faceWidth, false, within)
+  if (!startCut) return placePiece(squaredOff(spec, ends.start, true))
+  if (!endCut) return placePiece(squaredOff(spec, ends.end, false))
+  const reach = (shape: EndShape) => [shape.left, shape.right, ...shape.between.map(({ along }) => along)]
+  const zero = Math.min(...reach(ends.start))
+  const longLength = Math.max(...reach(ends.end)) - zero
+  const shortLength = Math.min(...reach(ends.end)) - Math.max(...reach(ends.start))
+  if (longLength <= 0) return null
+  // a cut through the thickness needs one line across the face
+  const start = spec.startCut && startCut.kind !== 'twoCuts' ? spec.startCut : startCut
+  const end = spec.endCut && endCut.kind !== 'twoCuts' ? spec.endCut : endCut
+  const notches = (spec.notches ?? []).map(({ from, to, depth, edge }) => ({
+    from: nearestNanometer(Math.max(0, from - zero)),
+    to: nearestNanometer(Math.min(longLength, to - zero)),
+    depth: nearestNanometer(depth),
+    edge,
+  }))
+  const onWall = (along: number, left: number) => movedFrom(center, directionDeg, zero + along, left)
+  const holes = notches.map(({ from, to, depth, edge }) => {
+    const outer = edge === 'left' ? faceWidth : -faceWidth
+    const inner = edge === 'left' ? faceWidth / 2 - depth : depth - faceWidth / 2
+    return [onWall(from, inner), onWall(to, inner), onWall(to, outer), onWall(from, outer)]
+  })
   return {
     id: spec.id,
     stripId: spec.stripId,
@@ -166,16 +281,9 @@ export function placePiece(spec: PieceSpec): Piece | null {
     materialId: spec.materialId,
     faceWidth,
     directionDeg,
-    polygon: cutOut([rightStart, rightEnd, leftEnd, leftStart], spec),
-    notches: (spec.notches ?? []).map(({ from, to, depth, edge: side }) => {
-      const zero = Math.min(at(leftStart), at(rightStart))
-      return {
-        from: nearestNanometer(Math.max(0, from - zero)),
-        to: nearestNanometer(Math.min(longLength, to - zero)),
-        depth: nearestNanometer(depth),
-        edge: side,
-      }
-    }),
+    polygon: cutOut(face, holes),
+    face,
+    notches,
     start,
     end,
     startsAt: spec.startsAt ?? 'open',
@@ -186,23 +294,39 @@ export function placePiece(spec: PieceSpec): Piece | null {
   }
 }
 
-function setBack(cut: EndCut, edge: 'left' | 'right', width: number): number {
-  if (cut.kind !== 'miter' || cut.longEdge === edge) return 0
-  return width * Math.tan((cut.sawSettingDeg * Math.PI) / 180)
+/** What a card says of a piece, and all it takes to cut its face. */
+export type PieceCard = Pick<Piece, 'longLength' | 'faceWidth' | 'start' | 'end' | 'notches'>
+
+/** How far behind the end's long point the face stops, from the right edge to the left: places across and setbacks. */
+function endPoints(cut: EndCut, width: number): readonly { readonly y: number; readonly back: number }[] {
+  if (cut.kind === 'twoCuts')
+    return [
+      { y: 0, back: cut.rightBack },
+      { y: width - cut.meetFromLeft, back: cut.meetBack },
+      { y: width, back: cut.leftBack },
+    ]
+  const miter = cut.kind === 'miter' ? width * Math.tan((cut.sawSettingDeg * Math.PI) / 180) : 0
+  const longEdge = cut.kind === 'miter' ? cut.longEdge : null
+  return [
+    { y: 0, back: longEdge === 'left' ? miter : 0 },
+    { y: width, back: longEdge === 'right' ? miter : 0 },
+  ]
 }
 
 /**
- * The face a sawyer gets from the card alone: long length, width and the two cuts, with the start's long
- * point at x = 0 and the strip lying along +x. The proof that the card says all there is to say.
+ * The face a sawyer gets from the card alone: long length, width, the two cuts and the notches, with the start's long
+ * point at x = 0 and the strip lying along +x, its left edge up. The proof that the card says all there is to say.
  */
-export function faceFromCard(piece: Pick<Piece, 'longLength' | 'faceWidth' | 'start' | 'end'>): Polygon {
-  const { longLength, faceWidth, start, end } = piece
-  const x = (edge: 'left' | 'right', which: 'start' | 'end') =>
-    which === 'start' ? setBack(start, edge, faceWidth) : longLength - setBack(end, edge, faceWidth)
-  return [
-    { x: x('right', 'start'), y: 0 },
-    { x: x('right', 'end'), y: 0 },
-    { x: x('left', 'end'), y: faceWidth },
-    { x: x('left', 'start'), y: faceWidth },
+export function faceFromCard({ longLength, faceWidth, start, end, notches }: PieceCard): Polygon {
+  const [rightStart, ...restOfStart] = endPoints(start, faceWidth).map(({ y, back }) => ({ x: back, y }))
+  const face = [
+    rightStart ?? { x: 0, y: 0 },
+    ...endPoints(end, faceWidth).map(({ y, back }) => ({ x: longLength - back, y })),
+    ...restOfStart.reverse(),
   ]
+  const holes = notches.map(({ from, to, depth, edge }) => {
+    const [low, high] = edge === 'left' ? [faceWidth - depth, faceWidth * 2] : [-faceWidth, depth]
+    return rectangle(from, low, to, high)
+  })
+  return cutOut(face, holes)
 }

@@ -182,7 +182,7 @@ describe('cut list', () => {
     const rows = buildCutList([batten('a', 900_000_000), batten('b', 900_000_001), batten('c', 910_000_000)])
     expect(rows.map(({ label, pieceIds }) => [label, pieceIds])).toEqual([
       ['A', ['c']],
-      ['B', ['b', 'a']],
+      ['B', ['a', 'b']],
     ])
     expect(rows[1]?.cutLength).toBe(900_000_001)
   })

@@ -1,9 +1,9 @@
 import { type Length, nearestNanometer } from '~/length'
-import type { Design, Edit, SpacingOf, Workpiece } from '~/model'
+import type { Design, Edit, Ends, SpacingOf, Workpiece } from '~/model'
 import { withCount } from '../edits/sectionCount'
 import { wishOf, endsFor } from '../judgement/candidates'
 import { layOut } from '../layout/layOutWall'
-import { countChoices } from '../spacing'
+import { clearWish, countChoices } from '../spacing'
 
 /** A section of a wall that takes part in a match: what it is now and what counts it can have. */
 export interface MatchMember {
@@ -23,10 +23,10 @@ export interface Match {
 }
 
 /** A difference between walls weighs so many times a distance from the wish. Common practice, no source. */
-const SPREAD_WEIGHT = 4
+const SPREAD_WEIGHT = 2
 
 /**
- * The matches with the least difference, each set of counts once. For every gap any member can have as the smallest
+ * The matches that differ least and come nearest to the wish, each set of counts once. For every gap any member can have as the smallest
  * one, each member takes its next wider gap: no set of counts has a smaller spread above that gap. A locked member
  * keeps its count; one without a choice is left out, as a stretch too narrow for any within the limits.
  */
@@ -66,12 +66,21 @@ export interface WallOfRoom {
 
 /** The wish a room is matched by, from one of its walls. */
 export function roomWish({ wall, settings }: Workpiece): SpacingOf<'nearWish'> {
-  return wishOf(wall.design, layOut(wall.survey, wall.design, settings))
+  const layout = layOut(wall.survey, wall.design, settings)
+  const wish = wishOf(wall.design, layout)
+  // gaps are matched clear, so a wish from centre to centre is turned into one
+  return { ...wish, wish: clearWish(wish, layout.stripWidth), measure: 'gap' }
+}
+
+/** What stands at the ends of a wall's sections once a count is set there. */
+function countedEnds(design: Design): Ends {
+  if (design.pattern === 'boxes' || design.pattern === 'grid') return endsFor(design)[0] ?? 'strip'
+  return 'ends' in design.spacing ? design.spacing.ends : 'gap'
 }
 
 /**
  * The members of a room: the sections of all walls of one pattern, those over and under openings left out, whose width
- * the opening gives. Gaps lie within `least` and `most`.
+ * the opening gives, and so are walls that are set apart. Gaps lie within `least` and `most`.
  */
 export function matchMembers(
   walls: readonly WallOfRoom[],
@@ -80,9 +89,9 @@ export function matchMembers(
   return walls.flatMap(({ id, workpiece }) => {
     const { wall, settings } = workpiece
     const { design } = wall
+    if (design.apart) return []
     const layout = layOut(wall.survey, design, settings)
-    const [ends = 'gap'] =
-      'ends' in design.spacing && design.pattern !== 'boxes' ? [design.spacing.ends] : endsFor(design)
+    const ends = countedEnds(design)
     return layout.sections
       .filter(({ row, opening, placement }) => row === 0 && opening === null && placement !== null)
       .map((section): MatchMember => {

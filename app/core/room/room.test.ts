@@ -275,7 +275,7 @@ describe('horizontals in the corners of the room', () => {
       railOf({ left: 'miter', right: 'run' }, readings).plan.findings.find(
         ({ says: s }) => s.code === 'cornerNotRead',
       )
-    expect(says([])?.blocks).toBe('corner.left')
+    expect(says([])?.blocks?.key).toBe('corner.left')
     expect(says([corner('cornerLeft', 90.5)])).toBeUndefined()
   })
 })

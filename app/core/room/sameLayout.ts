@@ -43,6 +43,8 @@ export function roomLayoutEdits(walls: readonly WallOfRoom[], like: string): Map
           extent: own.extent,
           levelRule: own.levelRule,
           locked: own.locked,
+          apart: own.apart,
+          fillers: null,
           judgement: own.judgement,
         },
       },

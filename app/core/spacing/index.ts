@@ -10,7 +10,14 @@ import { placeToStuds } from './toStuds'
 
 export { END_PARTS, equalGap, fewestStrips, gapCount } from './equalGaps'
 export { choicesAround, clearWish, type CountChoice, countChoices, nearestChoice } from './nearWish'
-export { BARE_SPAN, type Placement, shiftPlacement, type SpacingIssue, type SpanContext } from './placement'
+export {
+  BARE_SPAN,
+  type Placement,
+  placementAt,
+  shiftPlacement,
+  type SpacingIssue,
+  type SpanContext,
+} from './placement'
 
 /** Places strips of a width on a span by the chosen school. Positions from the span's left end. */
 export function placeStrips(

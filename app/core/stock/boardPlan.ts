@@ -20,10 +20,20 @@ export interface CutBoard {
   readonly offcut: Length
 }
 
-/** A piece that could be cut again from an offcut if it were spoiled. */
-export interface SparePiece {
-  readonly label: string
+/** An offcut long enough for a piece that is spoiled: one of these, not one of each. */
+export interface Spare {
   readonly boardNumber: number
+  readonly labels: readonly string[]
+}
+
+/** What boards cost as far as prices are known. */
+export interface KnownCost {
+  /** The priced boards of the plan together, in hundredths of money. */
+  readonly sum: number
+  readonly unpricedBoards: number
+  /** Lengths on sale, and how many of them have a price. */
+  readonly lengths: number
+  readonly pricedLengths: number
 }
 
 /** Which boards of one material to buy and what to cut from each. */
@@ -32,11 +42,12 @@ export interface BoardPlan {
   readonly boards: readonly CutBoard[]
   /** In hundredths of money; null when a price is missing. */
   readonly cost: number | null
+  readonly known: KnownCost
   readonly bought: Length
   readonly used: Length
   /** Share of the bought length that is not in a piece: kerfs, trims and offcuts. */
   readonly waste: number
-  readonly spares: readonly SparePiece[]
+  readonly spares: readonly Spare[]
   /** True when no plan costs less, nor as little with fewer boards, nor that with less length. */
   readonly proven: boolean
   /** No plan can cost less than this (bought length in nanometers where prices are missing). */
@@ -71,11 +82,45 @@ export function boardIssue(request: BoardRequest): BoardIssue | null {
   }
 }
 
-function sparesOf(boards: readonly CutBoard[], request: BoardRequest): SparePiece[] {
+/** The offcuts that hold a spare, those that hold the most first; each board is one spare, whichever of its pieces it is. */
+function sparesOf(boards: readonly CutBoard[], request: BoardRequest): Spare[] {
   const labels = new Map(request.pieces.map(({ label, length }) => [label, length]))
-  return [...labels].flatMap(([label, length]) => {
-    const board = boards.find(({ offcut }) => offcut >= length)
-    return board ? [{ label, boardNumber: board.number }] : []
+  const holding = boards.map(({ number, offcut }) => ({
+    boardNumber: number,
+    labels: [...labels].filter(([, length]) => length <= offcut).map(([label]) => label),
+  }))
+  return holding.filter((spare) => spare.labels.length > 0).sort((p, q) => q.labels.length - p.labels.length)
+}
+
+function knownCost(boards: readonly CutBoard[], { offers }: BoardRequest): KnownCost {
+  return {
+    sum: boards.reduce((sum, { price }) => sum + (price ?? 0), 0),
+    unpricedBoards: boards.filter(({ price }) => price === null).length,
+    lengths: offers.length,
+    pricedLengths: offers.filter(({ price }) => price !== null).length,
+  }
+}
+
+/** What several materials cost together, as far as prices are known. */
+export function addKnownCosts(costs: readonly KnownCost[]): KnownCost {
+  const total = (key: keyof KnownCost) => costs.reduce((sum, cost) => sum + cost[key], 0)
+  return {
+    sum: total('sum'),
+    unpricedBoards: total('unpricedBoards'),
+    lengths: total('lengths'),
+    pricedLengths: total('pricedLengths'),
+  }
+}
+
+/** Boards whose pieces leave no more than a tolerance, where one of them is only measured in place. */
+export function tightBoards(
+  { boards }: BoardPlan,
+  isMeasured: (label: string) => boolean,
+  within: number,
+): readonly { readonly boardNumber: number; readonly labels: readonly string[]; readonly offcut: Length }[] {
+  return boards.flatMap(({ number, pieces, offcut }) => {
+    const labels = [...new Set(pieces.map(({ label }) => label))].filter(isMeasured)
+    return offcut <= within && labels.length > 0 ? [{ boardNumber: number, labels, offcut }] : []
   })
 }
 
@@ -125,6 +170,7 @@ export function drawUp(
     materialId: request.materialId,
     boards,
     cost: hasPrices(request) ? boards.reduce((sum, board) => sum + (board.price ?? 0), 0) : null,
+    known: knownCost(boards, request),
     bought: nearestNanometer(bought),
     used: nearestNanometer(used),
     waste: bought === 0 ? 0 : 1 - used / bought,

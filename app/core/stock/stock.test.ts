@@ -105,7 +105,7 @@ describe('worked boards', () => {
 
   test('a spare is an offcut that would replace a spoiled piece', async () => {
     const found = await plan(request([cut(60, 1), cut(20, 1)], [[inches(120), 1]], eighth))
-    expect(found.spares).toEqual([{ label: 'B', boardNumber: 1 }])
+    expect(found.spares).toEqual([{ labels: ['B'], boardNumber: 1 }])
   })
 })
 

@@ -1,6 +1,7 @@
 import type { Survey } from '~/model'
 import { type Polygon, rectangle } from '../geometry'
 import { isPlate } from './obstacles'
+import { wallShape } from './wallShape'
 
 /** A strip of wall in which nothing is to be driven. */
 export interface KeepOut {
@@ -18,16 +19,20 @@ const CABLED = new Set(['outlet', 'switch', 'thermostat', 'sconce'])
  * what was drawn by hand.
  */
 export function keepOutsOf(survey: Survey): KeepOut[] {
+  const { floor, ceiling } = wallShape(survey)
+  // a floor that falls, and a ceiling that rises, lie beyond the round height
+  const bottom = Math.min(0, ...floor.points.map(({ value }) => value))
+  const top = Math.max(survey.height, ...ceiling.points.map(({ value }) => value))
   const boxes = survey.things
     .filter((thing) => isPlate(thing.kind) && CABLED.has(thing.kind) && thing.fate !== 'remove')
     .map(({ id, left, width }) => ({
       id: `keep-${id}`,
-      outline: rectangle(left, 0, left + width, survey.height),
+      outline: rectangle(left, bottom, left + width, top),
       box: id,
     }))
-  const drawn = survey.behind.keepOuts.map(({ id, left, bottom, width, height }) => ({
+  const drawn = survey.behind.keepOuts.map(({ id, left, bottom: low, width, height }) => ({
     id,
-    outline: rectangle(left, bottom, left + width, bottom + height),
+    outline: rectangle(left, low, left + width, low + height),
     box: null,
   }))
   return [...boxes, ...drawn]

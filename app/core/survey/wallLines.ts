@@ -109,21 +109,20 @@ export function wallLines(survey: Survey, shape: WallShape, rule: LevelRule): Wa
   const baseHeight = survey.baseboard?.fate === 'keep' ? survey.baseboard.height : ZERO
   const crown = survey.crown?.fate === 'keep' ? survey.crown.height : ZERO
   const span = clearSpan(shape, 0, survey.height)
-  // the rails reach to the widest place, so the base line rests on the floor that far
+  // the rails reach to the widest places, so the lines rest on floor and ceiling that far
   const widest = Math.max(span.left + 1, ...shape.right.points.map(({ value }) => value))
+  const farLeft = Math.min(span.left, ...shape.left.points.map(({ value }) => value))
   const steps = survey.things.filter(
     ({ kind, fate, bottom }) => kind === 'cutOff' && fate !== 'remove' && bottom <= 0,
   )
   const follows = rule === 'floor' && steps.some(({ slope }) => slope !== null)
   const courses = follows
-    ? stairCourses(shape, steps, span.left, widest)
-    : [{ left: span.left, right: widest, line: baseLine(shape, rule, span.left, widest) }]
+    ? stairCourses(shape, steps, farLeft, widest)
+    : [{ left: farLeft, right: widest, line: baseLine(shape, rule, farLeft, widest) }]
   const base = courses[0]?.line ?? { at0: 0, slope: 0 }
   const ceiling = Math.min(
     ...courses.flatMap(({ left, right, line }) =>
-      bendsWithin(shape.ceiling, left, Math.min(right, span.right)).map(
-        (x) => profileAt(shape.ceiling, x) - onLine(line, x),
-      ),
+      bendsWithin(shape.ceiling, left, right).map((x) => profileAt(shape.ceiling, x) - onLine(line, x)),
     ),
   )
   return {

@@ -1,6 +1,4 @@
-import { faceFromCard, type Piece } from '~/core/pieces'
-
-type Card = Pick<Piece, 'longLength' | 'faceWidth' | 'start' | 'end'>
+import { faceFromCard, type PieceCard } from '~/core/pieces'
 
 /** A piece lying on the saw, drawn from what its card says; its width is widened so that angles can be seen. */
 export function PiecePicture({
@@ -8,7 +6,7 @@ export function PiecePicture({
   longest,
   width = 200,
 }: {
-  card: Card
+  card: PieceCard
   longest: number
   width?: number
 }) {

@@ -216,12 +216,13 @@ describe('rods', () => {
   })
 })
 
-test('a piece is drawn from its card: a mitred end leans', () => {
+test('a piece is drawn from its card: a mitered end leans', () => {
   const card = {
     longLength: inches(40),
     faceWidth: inches(2),
     start: { kind: 'square' },
     end: { kind: 'miter', sawSettingDeg: 45, longEdge: 'left' },
+    notches: [],
   } as const
   const { container } = render(<PiecePicture card={card} longest={inches(40)} width={200} />)
   const points = (container.querySelector('polygon')?.getAttribute('points') ?? '')

@@ -17,7 +17,7 @@ export interface Margins {
   readonly bottom: number
 }
 
-/** Fits a wall into a picture, centred across what the margins leave, standing on the lower margin. */
+/** Fits a wall into a picture, centered across what the margins leave, standing on the lower margin. */
 export function fitFrame(
   size: { width: number; height: number },
   wall: { width: number; height: number },

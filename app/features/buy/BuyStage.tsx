@@ -5,7 +5,18 @@ import type { MaterialBoards } from '~/editor/useBoards'
 import { useWallEditor } from '~/editor/WallEditor'
 import { WallStage } from '~/editor/WallStage'
 import { Column, Heading, Side, Split } from '~/editor/Workbench'
-import { boardIssueText, materialName, money, say, sayStock } from '~/messages'
+import { batchAdvice } from '~/core/cutting/batch'
+import { addKnownCosts, tightBoards } from '~/core/stock'
+import {
+  boardIssueText,
+  knownCostText,
+  materialName,
+  money,
+  say,
+  sayStock,
+  sparesText,
+  tightBoardText,
+} from '~/messages'
 import { Button } from '~/ui/Button'
 import { Fractions } from '~/ui/Fractions'
 import { Row, Soft, Spread } from '~/ui/page'
@@ -38,7 +49,7 @@ function shopping(boards: readonly { length: MaterialBoards['request']['offers']
 }
 
 function MaterialPlan({ boards }: { boards: MaterialBoards }) {
-  const { wording, workpiece, boards: all } = useWallEditor()
+  const { wording, workpiece, boards: all, plan: wallPlan } = useWallEditor()
   const { request, result, state } = boards
   const { currency } = workpiece.settings
   const name = materialName(request.materialId, wording)
@@ -54,9 +65,13 @@ function MaterialPlan({ boards }: { boards: MaterialBoards }) {
       </Material>
     )
   const plan = result.value
-  const spare = plan.spares
-    .map(({ label, boardNumber }) => `one ${label} from board ${boardNumber}`)
-    .join(', ')
+  const spare = sparesText(plan.spares)
+  const measured = new Set(
+    wallPlan.cutList
+      .filter((row) => batchAdvice(row, wallPlan.pieces, workpiece).advice !== 'batch')
+      .map(({ label }) => label),
+  )
+  const tight = tightBoards(plan, (label) => measured.has(label), workpiece.settings.fit)
   return (
     <Material data-material={request.materialId}>
       <Spread>
@@ -85,8 +100,8 @@ function MaterialPlan({ boards }: { boards: MaterialBoards }) {
           </dt>
         </div>
         <div>
-          <dd>{plan.cost === null ? '–' : money(plan.cost, currency)}</dd>
-          <dt>{plan.cost === null ? 'a price is missing' : 'to pay'}</dt>
+          <dd>{plan.known.pricedLengths === 0 ? '–' : money(plan.known.sum, currency)}</dd>
+          <dt data-testid="known-cost">{knownCostText(plan.known)}</dt>
         </div>
         <div>
           <dd>{(plan.waste * 100).toFixed(1)} %</dd>
@@ -107,8 +122,14 @@ function MaterialPlan({ boards }: { boards: MaterialBoards }) {
       </Figures>
       <p>
         <b>Spare: </b>
-        {spare === '' ? 'none. A spoiled piece takes another board.' : `${spare}.`}
+        {spare}
       </p>
+      {tight.map((board) => (
+        <p key={board.boardNumber} data-tight={board.boardNumber}>
+          <b>Risk: </b>
+          <Fractions text={tightBoardText(board, wording)} />
+        </p>
+      ))}
       <BoardRows plan={plan} />
     </Material>
   )
@@ -118,18 +139,18 @@ function MaterialPlan({ boards }: { boards: MaterialBoards }) {
 export function BuyStage() {
   const { boards, plan, wording, workpiece } = useWallEditor()
   const used = [...new Set(plan.pieces.map(({ materialId }) => materialId))]
-  const costs = boards.materials.map(({ result }) => (result.ok ? result.value.cost : null))
-  const total = costs.reduce<number | null>(
-    (sum, cost) => (sum === null || cost === null ? null : sum + cost),
-    0,
+  const known = addKnownCosts(
+    boards.materials.flatMap(({ result }) => (result.ok ? [result.value.known] : [])),
   )
   return (
     <Split>
       <Column aria-label="Boards to buy">
         <Heading>
           <h1>Boards to buy</h1>
-          {total !== null && costs.length > 1 ? (
-            <p>{money(total, workpiece.settings.currency)} in all</p>
+          {known.pricedLengths > 0 && boards.materials.length > 1 ? (
+            <p data-testid="cost-in-all">
+              {money(known.sum, workpiece.settings.currency)} in all, {knownCostText(known)}
+            </p>
           ) : null}
         </Heading>
         {boards.materials.map((material) => (

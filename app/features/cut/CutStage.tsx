@@ -1,11 +1,12 @@
 import { styled } from 'styled-components'
 import { batchAdvice } from '~/core/cutting/batch'
-import { fixingOf } from '~/core/cutting/fixing'
+import { rowFixings } from '~/core/cutting/fixing'
 import { BoardRows } from '~/editor/BoardRows'
 import { ReadyToCut } from '~/editor/ReadyToCut'
 import { useWallEditor } from '~/editor/WallEditor'
 import { WallStage } from '~/editor/WallStage'
 import { Column, Heading, Side, Split } from '~/editor/Workbench'
+import { isUpright, type Piece } from '~/core/pieces'
 import { PiecePicture } from '~/drawing/view/PiecePicture'
 import {
   batchText,
@@ -14,6 +15,7 @@ import {
   endCutName,
   fixingText,
   materialName,
+  notchText,
   pieceName,
   say,
   WORK_CAUTIONS,
@@ -21,20 +23,26 @@ import {
 import { Fractions } from '~/ui/Fractions'
 import { Soft } from '~/ui/page'
 import { RowButton, Table } from '~/ui/Table'
+import { narrow } from '~/ui/theme'
 import { FixingChoice } from './FixingChoice'
 
 const Wide = styled.div.attrs({ tabIndex: 0 })`
   overflow-x: auto;
+  ${narrow} {
+    & td:nth-last-child(-n + 2) {
+      min-width: 220px;
+    }
+  }
 `
 
 /** Batten 1 to 11; or the names of the pieces in a row. */
-function rowNames(pieces: readonly { stripId: string; id: string; number: number }[]): string {
+function rowNames(pieces: readonly Piece[]): string {
   const [first] = pieces
   const last = pieces[pieces.length - 1]
   if (!first || !last) return ''
   const inRow = pieces.every(({ number }, i) => number === first.number + i)
-  const kind = /^(batten|slat|stile)-/.exec(first.stripId)?.[1]
-  if (pieces.length > 2 && inRow && kind) return `${capital(kind)}s ${first.number} to ${last.number}`
+  const alike = pieces.every(({ role }) => role === first.role) && isUpright(first.role)
+  if (pieces.length > 2 && inRow && alike) return `${capital(first.role)}s ${first.number} to ${last.number}`
   return pieces.map(pieceName).join(', ')
 }
 
@@ -73,8 +81,7 @@ export function CutStage() {
                 const lit = pieces.some(({ stripId }) => stripId === selected)
                 const [first] = pieces
                 const batch = batchAdvice(row, plan.pieces, workpiece)
-                const material = workpiece.settings.materials.find(({ id }) => id === row.materialId)
-                const fixing = first && material ? fixingOf(first, material, workpiece) : null
+                const fixings = rowFixings(row, pieces, workpiece)
                 return (
                   <tr
                     key={row.label}
@@ -93,9 +100,16 @@ export function CutStage() {
                       </RowButton>
                     </th>
                     <td>
-                      {first ? <PiecePicture card={first} longest={longest} width={170} /> : null}
+                      <PiecePicture card={row} longest={longest} width={170} />
                       <br />
                       <small>{rowNames(pieces)}</small>
+                      {row.notches.map((notch, i) => (
+                        <p key={i} data-notch>
+                          <small>
+                            <Fractions text={notchText(notch, row.directionDeg, wording)} />
+                          </small>
+                        </p>
+                      ))}
                     </td>
                     <td className="number">
                       <Fractions text={say(row.cutLength, wording)} />
@@ -108,7 +122,7 @@ export function CutStage() {
                       <small>
                         {row.start.kind === 'square' && row.end.kind === 'square'
                           ? 'both square, 0°'
-                          : `${endCutName(row.start)}; ${endCutName(row.end)}`}
+                          : `${endCutName(row.start, row.faceWidth, wording)}; ${endCutName(row.end, row.faceWidth, wording)}`}
                       </small>
                     </td>
                     <td data-batch={batch.advice}>
@@ -119,7 +133,16 @@ export function CutStage() {
                       </small>
                     </td>
                     <td>
-                      <small>{fixing ? <Fractions text={fixingText(fixing, wording)} /> : null}</small>
+                      {fixings.map((fixing) => (
+                        <p key={fixing.pieceIds[0]} data-fixing={fixing.advice.fixing}>
+                          <small>
+                            {fixings.length > 1 ? (
+                              <b>{rowNames(pieces.filter(({ id }) => fixing.pieceIds.includes(id)))}: </b>
+                            ) : null}
+                            <Fractions text={fixingText(fixing, wording)} />
+                          </small>
+                        </p>
+                      ))}
                     </td>
                   </tr>
                 )

@@ -61,7 +61,7 @@ export function BoxSentence() {
         options={workpiece.settings.materials.map(({ id }) => ({ id, text: materialName(id, wording) }))}
         onChange={(moulding) => patch({ moulding })}
       />
-      , mitred, with a margin of{' '}
+      , mitered, with a margin of{' '}
       <EditLengthWord
         field="design.boxes.margin"
         label="Margin between boxes"

@@ -1,8 +1,6 @@
 import { useState } from 'react'
-import { wishOf } from '~/core/judgement/candidates'
-import { cellChoices } from '~/core/patterns/cellShape'
+import { cellWays } from '~/core/judgement/choices'
 import { useWallEditor } from '~/editor/WallEditor'
-import { nearestNanometer } from '~/length'
 import { say } from '~/messages'
 import { Choice } from '~/ui/Choice'
 import { Fractions } from '~/ui/Fractions'
@@ -23,21 +21,8 @@ type Shape = (typeof SHAPES)[number]['id']
 /** Counts of columns and rows whose cells come nearest to a shape. */
 export function CellChoices() {
   const { workpiece, plan, wording } = useWallEditor()
-  const { design } = workpiece.wall
-  const { layout } = plan
   const [shape, setShape] = useState<Shape>('1')
-  const border = design.border !== 'none'
-  const { least, most } = wishOf(design, layout)
-  const choices = cellChoices(
-    nearestNanometer(layout.right - layout.left),
-    nearestNanometer(layout.uprightHead - layout.uprightFoot),
-    layout.stripWidth,
-    border,
-    Number(shape),
-    { least, most },
-  )
-    .filter(({ columns }) => border || columns > 1)
-    .slice(0, 4)
+  const choices = cellWays(workpiece, plan.layout, Number(shape), 4)
   return (
     <>
       <Sentence>
@@ -45,23 +30,8 @@ export function CellChoices() {
         <Choice<Shape> word label="Shape of the cells" value={shape} options={SHAPES} onChange={setShape} />:
       </Sentence>
       <Row>
-        {choices.map(({ columns, rows, width, height }) => (
-          <EditButton
-            key={`${columns} ${rows}`}
-            edits={[
-              {
-                type: 'patchDesign',
-                patch: {
-                  rows: Array<number>(rows).fill(1),
-                  spacing: {
-                    school: 'equalByCount',
-                    strips: border ? columns + 1 : columns - 1,
-                    ends: border ? 'strip' : 'gap',
-                  },
-                },
-              },
-            ]}
-          >
+        {choices.map(({ columns, rows, width, height, edits }) => (
+          <EditButton key={`${columns} ${rows}`} edits={edits}>
             <Fractions text={`${columns} by ${rows}, ${say(width, wording)} × ${say(height, wording)}`} />
           </EditButton>
         ))}

@@ -1,12 +1,8 @@
 import { ToggleButton, ToggleButtonGroup } from 'react-aria-components'
 import { styled } from 'styled-components'
-import { boxSpacing } from '~/core/patterns/boxes'
-import { asColumns } from '~/core/patterns/grid'
-import { choicesAround, countChoices } from '~/core/spacing'
+import { countWays } from '~/core/judgement/choices'
 import { useWallEditor } from '~/editor/WallEditor'
-import { nearestNanometer } from '~/length'
 import { count, say, uprightWords } from '~/messages'
-import type { Design } from '~/model'
 import { Fractions } from '~/ui/Fractions'
 import { space, type } from '~/ui/theme'
 
@@ -49,22 +45,12 @@ const Box = styled.section`
 /** The counts whose equal gaps close the wall, nearest to the wish first to be shown; one press takes one. */
 export function CountChoices() {
   const { workpiece, plan, wording, edit } = useWallEditor()
-  const { spacing: own, boxes, pattern } = workpiece.wall.design
-  const { stripWidth, placement, left, right } = plan.layout
-  // boxes are the gaps of a placement whose strips are the margins
+  const { pattern } = workpiece.wall.design
   const isBoxes = pattern === 'boxes'
-  const wanted = isBoxes ? boxSpacing(boxes, boxes.count) : own
-  if (wanted.school !== 'nearWish' || pattern === 'rails' || plan.layout.sections.length > 1) return null
-  const spacing = pattern === 'grid' ? asColumns(wanted, workpiece.wall.design.border !== 'none') : wanted
-  if (spacing.school !== 'nearWish') return null
-  const shown = (strips: number) => (isBoxes ? strips - 1 : strips)
-  const { one, many } = uprightWords(pattern)
-  const span = nearestNanometer(right - left)
-  const choices = choicesAround(countChoices(spacing, span, stripWidth), 4)
+  const choices = countWays(workpiece, plan.layout, 4)
   if (choices.length === 0) return null
-  const now = placement?.nearEdges.length
-  const take = (strips: number): Partial<Design> =>
-    isBoxes ? { boxes: { ...boxes, count: strips - 1 } } : { spacing: { ...spacing, strips } }
+  const { one, many } = uprightWords(pattern)
+  const now = plan.layout.placement?.nearEdges.length
   return (
     <Box aria-label="What closes the wall">
       <h3>
@@ -75,21 +61,21 @@ export function CountChoices() {
         disallowEmptySelection
         selectedKeys={now === undefined ? [] : [String(now)]}
         onSelectionChange={(keys) => {
-          const [strips] = [...keys].map(Number)
-          if (strips) edit([{ type: 'patchDesign', patch: take(strips) }], 'done')
+          const way = choices.find(({ strips }) => keys.has(String(strips)))
+          if (way) edit(way.edits, 'done')
         }}
       >
-        {choices.map(({ strips, gap, withinLimits }) => (
+        {choices.map(({ strips, count: shown, gap, withinLimits }) => (
           <Pick
             key={strips}
             id={String(strips)}
-            aria-label={`${count(shown(strips), one, many)}, ${isBoxes ? 'each' : 'gaps of'} ${say(gap, wording)}${withinLimits ? '' : ', outside the limits'}`}
+            aria-label={`${count(shown, one, many)}, ${isBoxes ? 'each' : 'gaps of'} ${say(gap, wording)}${withinLimits ? '' : ', outside the limits'}`}
           >
             <b>
               <Fractions text={say(gap, wording)} />
             </b>
             <small>
-              {shown(strips)}
+              {shown}
               {withinLimits ? '' : ' · off limits'}
             </small>
           </Pick>

@@ -59,7 +59,7 @@ export function GridSentence() {
         options={[
           { id: 'none', text: 'no border' },
           { id: 'butt', text: 'a border butted at the corners' },
-          { id: 'miter', text: 'a border mitred at the corners' },
+          { id: 'miter', text: 'a border mitered at the corners' },
         ]}
         onChange={(border) => patch({ border })}
       />

@@ -42,7 +42,7 @@ export function HeightsFold() {
 /** Lines on the wall that the strips can be brought to. */
 export function AlignFold() {
   const { workpiece, plan, wording, identity } = useWallEditor()
-  const found = alignments(workpiece, plan.layout)
+  const found = alignments(plan.layout)
   const rhythms = (['left', 'right'] as const).flatMap((side) => {
     const beside = identity.beside[side]
     const rhythm = beside ? rhythmOf(side, beside.wall, workpiece.settings, workpiece) : null

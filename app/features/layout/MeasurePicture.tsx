@@ -1,6 +1,6 @@
 import type { Measure } from '~/model'
 
-/** Two strips and a dimension: from edge to edge for a gap, from centre to centre for a pitch. */
+/** Two strips and a dimension: from edge to edge for a gap, from center to center for a pitch. */
 export function MeasurePicture({ measure }: { measure: Measure }) {
   const [from, to] = measure === 'gap' ? [56, 164] : [40, 180]
   return (
@@ -8,7 +8,7 @@ export function MeasurePicture({ measure }: { measure: Measure }) {
       viewBox="0 0 220 74"
       width="220"
       role="img"
-      aria-label={measure === 'gap' ? 'Measured from edge to next edge' : 'Measured from centre to centre'}
+      aria-label={measure === 'gap' ? 'Measured from edge to next edge' : 'Measured from center to center'}
     >
       <rect x="24" y="4" width="32" height="48" fill="var(--strip)" stroke="var(--strip-edge)" />
       <rect x="164" y="4" width="32" height="48" fill="var(--strip)" stroke="var(--strip-edge)" />

@@ -1,9 +1,11 @@
 import { equalGap, fewestStrips } from '~/core/spacing'
-import { inches, ZERO } from '~/length'
-import type { Measure, Spacing } from '~/model'
+import { inches, nearestNanometer, ZERO } from '~/length'
+import type { Design, Measure, Spacing } from '~/model'
+import { Button } from '~/ui/Button'
+import { Fractions } from '~/ui/Fractions'
 import { EditLengthWord } from '~/editor/EditLength'
 import { useWallEditor } from '~/editor/WallEditor'
-import { capital, count, materialName, thingName, uprightWords } from '~/messages'
+import { capital, count, fillersText, materialName, shiftText, thingName, uprightWords } from '~/messages'
 import { Choice } from '~/ui/Choice'
 import { Sentence } from '~/ui/Sentence'
 import { changeSchool } from './changeSchool'
@@ -14,22 +16,22 @@ import { MeasurePicture } from './MeasurePicture'
 const SCHOOLS: readonly { id: Spacing['school']; text: string; hint: string }[] = [
   { id: 'nearWish', text: 'equal gaps near a wish', hint: 'the count whose equal gap comes nearest' },
   { id: 'equalByCount', text: 'equal gaps by count', hint: 'you say how many strips' },
-  { id: 'fromCenter', text: 'a chosen gap from the centre', hint: 'both ends take what is left' },
+  { id: 'fromCenter', text: 'a chosen gap from the center', hint: 'both ends take what is left' },
   { id: 'fromEnd', text: 'a chosen gap from one end', hint: 'the other end takes what is left' },
   { id: 'toStuds', text: 'on the studs', hint: 'a strip on every stud, or on every second' },
   { id: 'placed', text: 'each where it was put', hint: 'keeps the strips where they are now' },
-  { id: 'centerMarks', text: 'centre marks', hint: 'wall divided by bays; not even, and says by how much' },
+  { id: 'centerMarks', text: 'center marks', hint: 'wall divided by bays; not even, and says by how much' },
 ]
 
 type Wished = Extract<Spacing, { measure: Measure }>
 
-/** A wished number with what it means: clear between strips, or centre to centre, told by a picture. */
+/** A wished number with what it means: clear between strips, or center to center, told by a picture. */
 function WishWords({ spacing, set }: { spacing: Wished; set: (next: Spacing) => void }) {
   return (
     <>
       <EditLengthWord
         field="design.wish"
-        label={spacing.measure === 'gap' ? 'Gap, clear between strips' : 'Pitch, centre to centre'}
+        label={spacing.measure === 'gap' ? 'Gap, clear between strips' : 'Pitch, center to center'}
         value={spacing.wish}
         least={inches(0.125)}
         most={inches(400)}
@@ -50,7 +52,7 @@ function WishWords({ spacing, set }: { spacing: Wished; set: (next: Spacing) => 
         value={spacing.measure}
         options={[
           { id: 'gap', text: 'clear between strips', hint: 'the gap: edge to next edge' },
-          { id: 'pitch', text: 'centre to centre', hint: 'the pitch: gap and one strip' },
+          { id: 'pitch', text: 'center to center', hint: 'the pitch: gap and one strip' },
         ]}
         onChange={(measure) => set({ ...spacing, measure })}
       />
@@ -60,16 +62,63 @@ function WishWords({ spacing, set }: { spacing: Wished; set: (next: Spacing) => 
 
 /** The layout told as a sentence; its underlined words are its controls. */
 export function SpacingSentence() {
+  return (
+    <>
+      <SchoolSentence />
+      <KeptSentence />
+    </>
+  )
+}
+
+/** What was done to the layout besides its school, in words that take it back: a shift, a ledger, fillers. */
+function KeptSentence() {
+  const { workpiece, plan, wording, edit } = useWallEditor()
+  const { design } = workpiece.wall
+  const shifted = plan.layout.sections[0]?.shifted ?? 0
+  const take = (patch: Partial<Design>) => () => edit([{ type: 'patchDesign', patch }], 'done')
+  const ledger = plan.layout.bands.some(({ role }) => role === 'ledger')
+  if (design.shift === 0 && !ledger && !design.fillers) return null
+  return (
+    <Sentence>
+      {design.shift !== 0 ? (
+        <span data-kept="shift">
+          <Fractions text={shiftText(design.shift, shifted, wording)} />{' '}
+          <Button $kind="quiet" onPress={take({ shift: ZERO })}>
+            Put them back
+          </Button>
+        </span>
+      ) : null}
+      {ledger ? (
+        <span data-kept="ledger">
+          They stand on a quarter-round ledger on the baseboard.{' '}
+          <Button $kind="quiet" onPress={take({ proud: 'leave' })}>
+            Without it
+          </Button>
+        </span>
+      ) : null}
+      {design.fillers ? (
+        <span data-kept="fillers">
+          <Fractions text={fillersText(design.fillers, wording)} />{' '}
+          <Button $kind="quiet" onPress={take({ fillers: null })}>
+            Without them
+          </Button>
+        </span>
+      ) : null}
+    </Sentence>
+  )
+}
+
+function SchoolSentence() {
   const { workpiece, plan, wording, edit } = useWallEditor()
   const { design, survey } = workpiece.wall
   const { spacing } = design
   const { one, many } = uprightWords(design.pattern)
   const Many = capital(many)
-  const { placement, battenMaterial, lines } = plan.layout
+  const { placement, battenMaterial, left, right } = plan.layout
   const gapNow =
     placement?.gaps[0] ??
     placement?.leftEnd ??
-    Math.max(0, equalGap(lines.right, battenMaterial.width, 3, 'gap'))
+    Math.max(0, equalGap(nearestNanometer(right - left), battenMaterial.width, 3, 'gap'))
   const set = (next: Spacing) => edit([{ type: 'patchDesign', patch: { spacing: next } }], 'done')
   const material = (
     <Choice
@@ -86,7 +135,18 @@ export function SpacingSentence() {
       label="How they are spaced"
       value={spacing.school}
       options={SCHOOLS}
-      onChange={(next) => set(changeSchool(next, gapNow, placement?.nearEdges ?? []))}
+      // a shift was chosen for the school it was made in, and goes with it
+      onChange={(next) =>
+        edit(
+          [
+            {
+              type: 'patchDesign',
+              patch: { spacing: changeSchool(next, gapNow, placement?.nearEdges ?? []), shift: ZERO },
+            },
+          ],
+          'done',
+        )
+      }
     />
   )
   const ends =
@@ -149,17 +209,17 @@ export function SpacingSentence() {
           {Many} of {material}, {school}, <WishWords spacing={spacing} set={set} />, with{' '}
           <Choice
             word
-            label="What sits on the centre line"
+            label="What sits on the center line"
             value={spacing.centerOn}
             options={[
-              { id: 'strip', text: 'a strip on the centre line' },
-              { id: 'gap', text: 'a gap on the centre line' },
+              { id: 'strip', text: 'a strip on the center line' },
+              { id: 'gap', text: 'a gap on the center line' },
             ]}
             onChange={(centerOn) => set({ ...spacing, centerOn })}
           />{' '}
           <Choice
             word
-            label="What it is centred about"
+            label="What it is centered about"
             value={spacing.about ?? 'wall'}
             options={[
               { id: 'wall', text: 'of the wall' },

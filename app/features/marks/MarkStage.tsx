@@ -1,13 +1,23 @@
 import { useState } from 'react'
 import { styled } from 'styled-components'
-import { type Datum, type Edge, heightMarks, runningMarks, spacerBlock } from '~/core/marks/runningMarks'
+import {
+  type Datum,
+  type Edge,
+  headLessFoot,
+  heightMarks,
+  type Hook,
+  hookHeight,
+  runningMarks,
+  spacerBlock,
+} from '~/core/marks/runningMarks'
 import { useWallEditor } from '~/editor/WallEditor'
 import { WallStage } from '~/editor/WallStage'
 import { Drawn, Heading, Side, Split } from '~/editor/Workbench'
-import { formatExact, type TapeReading } from '~/length'
-import { capital, heightMarkName, say, sayWithUnit, stripName, uprightWords } from '~/messages'
+import { formatExact, inches, type Length, type TapeReading, tickOf, ZERO } from '~/length'
+import { capital, heightMarkName, hookName, say, sayWithUnit, stripName, uprightWords } from '~/messages'
 import { Fractions } from '~/ui/Fractions'
 import { MarkWalk } from './MarkWalk'
+import { LengthField } from '~/ui/LengthField'
 import { Row, Soft } from '~/ui/page'
 import { Picks } from '~/ui/Picks'
 import { RowButton, Table } from '~/ui/Table'
@@ -20,33 +30,52 @@ const Section = styled.section`
 
 const SIDE = { on: '', over: 'a little over', under: 'a little under' } as const
 
-function Reading({ reading }: { reading: TapeReading }) {
+function Reading({ reading, stacked = false }: { reading: TapeReading; stacked?: boolean }) {
   const { wording } = useWallEditor()
   return (
     <>
       <span className="number">
         <Fractions text={say(reading.tick, wording)} />
       </span>{' '}
-      <small>{SIDE[reading.side]}</small>
+      <small style={stacked ? { display: 'block' } : undefined}>{SIDE[reading.side]}</small>
     </>
   )
 }
 
-function MarksTable({ datum, edge }: { datum: Datum; edge: Edge }) {
+/** The table's columns of marks: along the line picked, and along the other where the end leans more than a tick. */
+function useHooks(datum: Datum, hook: Hook): { hook: Hook; name: string }[] {
+  const { plan, workpiece, wording } = useWallEditor()
+  const name = (each: Hook) => hookName(each, hookHeight(plan.layout, datum, each), wording)
+  const both = Math.abs(headLessFoot(plan.layout, datum)) > tickOf(workpiece.settings.tape)
+  const others: Hook[] = both ? (['foot', 'head'] as const).filter((each) => each !== hook) : []
+  return [hook, ...others].map((each) => ({ hook: each, name: name(each) }))
+}
+
+function MarksTable({ datum, edge, hook }: { datum: Datum; edge: Edge; hook: Hook }) {
   const { plan, workpiece, selected, select } = useWallEditor()
   const { tape, units } = workpiece.settings
+  const hooks = useHooks(datum, hook)
+  const columns = hooks.map((each) => runningMarks(plan.layout, datum, tape, each.hook))
   return (
     <Table>
-      <caption>From the {datum} corner, every mark from the same hook.</caption>
+      <caption>
+        <Fractions
+          text={`From the ${datum} corner, the tape hooked along ${hooks[0]?.name}.${hooks.length > 1 ? ' This end of the wall leans: marks along another line are others.' : ''}`}
+        />
+      </caption>
       <thead>
         <tr>
           <th scope="col">{capital(uprightWords(plan.layout.pattern).one)}</th>
-          <th scope="col">Mark</th>
-          <th scope="col">Exact</th>
+          {hooks.map(({ name }, i) => (
+            <th key={name} scope="col" data-hook={i} style={{ whiteSpace: 'normal' }}>
+              <Fractions text={hooks.length === 1 ? 'Mark' : capital(name.replace(/^the /, ''))} />
+            </th>
+          ))}
+          {hooks.length === 1 ? <th scope="col">Exact</th> : null}
         </tr>
       </thead>
       <tbody>
-        {runningMarks(plan.layout, datum, tape).map((mark) => (
+        {columns[0]?.map((mark, row) => (
           <tr
             key={mark.stripId}
             data-pick
@@ -59,12 +88,17 @@ function MarksTable({ datum, edge }: { datum: Datum; edge: Edge }) {
                 {mark.number}
               </RowButton>
             </th>
-            <td>
-              <Reading reading={mark[edge]} />
-            </td>
-            <td>
-              <Fractions text={formatExact(mark[edge].exact, units)} />
-            </td>
+            {columns.map((column, i) => {
+              const reading = column[row]?.[edge]
+              return (
+                <td key={i}>{reading ? <Reading reading={reading} stacked={columns.length > 1} /> : null}</td>
+              )
+            })}
+            {hooks.length === 1 ? (
+              <td>
+                <Fractions text={formatExact(mark[edge].exact, units)} />
+              </td>
+            ) : null}
           </tr>
         ))}
       </tbody>
@@ -77,8 +111,11 @@ export function MarkStage() {
   const { plan, workpiece, wording } = useWallEditor()
   const [datum, setDatum] = useState<Datum>('left')
   const [edge, setEdge] = useState<Edge>('near')
+  const [line, setLine] = useState<'foot' | 'head' | 'laser'>('foot')
+  const [laser, setLaser] = useState<Length>(inches(48))
+  const hook: Hook = line === 'laser' ? { height: laser } : line
   const { tape } = workpiece.settings
-  const spacer = spacerBlock(plan.layout, datum, tape)
+  const spacer = spacerBlock(plan.layout, datum, tape, hook)
   const { one } = uprightWords(plan.layout.pattern)
   return (
     <Split>
@@ -95,23 +132,43 @@ export function MarkStage() {
               ]}
               onChange={setDatum}
             />
+            <Picks<typeof line>
+              label="Along which line"
+              value={line}
+              options={[
+                { id: 'foot', text: 'foot line' },
+                { id: 'head', text: 'head line' },
+                { id: 'laser', text: 'laser line' },
+              ]}
+              onChange={setLine}
+            />
+            {line === 'laser' ? (
+              <LengthField
+                label="Laser line, up from the floor"
+                value={laser}
+                format={wording.format}
+                least={ZERO}
+                most={workpiece.wall.survey.height}
+                onChange={setLaser}
+              />
+            ) : null}
             <Picks<Edge>
               label="Mark which edge"
               value={edge}
               options={[
                 { id: 'near', text: 'near edge' },
-                { id: 'center', text: 'centre' },
+                { id: 'center', text: 'center' },
                 { id: 'far', text: 'far edge' },
               ]}
               onChange={setEdge}
             />
           </Row>
         </Heading>
-        <MarkWalk datum={datum} edge={edge} />
-        <WallStage datum={datum} edge={edge} />
+        <MarkWalk datum={datum} edge={edge} hook={hook} />
+        <WallStage datum={datum} edge={edge} hook={hook} />
       </Drawn>
       <Side aria-label="Marks">
-        <MarksTable datum={datum} edge={edge} />
+        <MarksTable datum={datum} edge={edge} hook={hook} />
         <Section aria-label="Spacer block">
           <h2>Spacer block</h2>
           {spacer ? (

@@ -1,8 +1,17 @@
 import { ChevronLeft, ChevronRight } from 'lucide-react'
 import { styled } from 'styled-components'
-import { type Datum, type Edge, runningMarks, spacerBlock } from '~/core/marks/runningMarks'
+import {
+  type Datum,
+  type Edge,
+  headLessFoot,
+  type Hook,
+  hookHeight,
+  runningMarks,
+  spacerBlock,
+} from '~/core/marks/runningMarks'
 import { useWallEditor } from '~/editor/WallEditor'
-import { say, stripName } from '~/messages'
+import { tickOf } from '~/length'
+import { hookName, say, stripName } from '~/messages'
 import { Button } from '~/ui/Button'
 import { Fractions } from '~/ui/Fractions'
 import { narrow, space, type } from '~/ui/theme'
@@ -51,26 +60,33 @@ const Back = styled(Button)`
   color: var(--bar-ink);
 `
 
-const EDGE_WORDS: Readonly<Record<Edge, string>> = { near: 'near edge', center: 'centre', far: 'far edge' }
+const EDGE_WORDS: Readonly<Record<Edge, string>> = { near: 'near edge', center: 'center', far: 'far edge' }
 const SIDE_WORDS = { on: 'on the tick', over: 'and a little over', under: 'and a little under' } as const
 
 /** At the wall: one mark at a time, readable from two metres, next and back by thumb. */
-export function MarkWalk({ datum, edge }: { datum: Datum; edge: Edge }) {
+export function MarkWalk({ datum, edge, hook }: { datum: Datum; edge: Edge; hook: Hook }) {
   const { plan, workpiece, wording, selected, select } = useWallEditor()
   const { tape } = workpiece.settings
-  const marks = runningMarks(plan.layout, datum, tape)
+  const marks = runningMarks(plan.layout, datum, tape, hook)
   const at = Math.max(
     0,
     marks.findIndex(({ stripId }) => stripId === selected),
   )
   const mark = marks[at]
   if (!mark) return null
-  const check = spacerBlock(plan.layout, datum, tape)?.checks.some(({ stripId }) => stripId === mark.stripId)
+  const check = spacerBlock(plan.layout, datum, tape, hook)?.checks.some(
+    ({ stripId }) => stripId === mark.stripId,
+  )
+  const otherHook: Hook = hook === 'head' ? 'foot' : 'head'
+  const leans = Math.abs(headLessFoot(plan.layout, datum)) > tickOf(tape)
+  const other = leans ? runningMarks(plan.layout, datum, tape, otherHook)[at] : undefined
   const go = (by: number) => select(marks[(at + by + marks.length) % marks.length]?.stripId ?? null)
   return (
     <Card aria-label="One mark at a time">
       <Soft>
-        {at + 1} of {marks.length}, from the {datum} corner
+        <Fractions
+          text={`${at + 1} of ${marks.length}, from the ${datum} corner along ${hookName(hook, hookHeight(plan.layout, datum, hook), wording)}`}
+        />
       </Soft>
       <Soft>
         Draw the <b>{EDGE_WORDS[edge]}</b> of <b>{stripName(mark.stripId).toLowerCase()}</b> at
@@ -79,6 +95,13 @@ export function MarkWalk({ datum, edge }: { datum: Datum; edge: Edge }) {
         <Fractions text={say(mark[edge].tick, wording)} />
       </Huge>
       <Soft>{SIDE_WORDS[mark[edge].side]}</Soft>
+      {other ? (
+        <Soft data-testid="other-line">
+          <Fractions
+            text={`This end leans: along ${hookName(otherHook, hookHeight(plan.layout, datum, otherHook), wording)} it is ${say(other[edge].tick, wording)}`}
+          />
+        </Soft>
+      ) : null}
       <Soft>
         <Fractions text={`its other edge ${say(edge === 'far' ? mark.near.tick : mark.far.tick, wording)}`} />
       </Soft>

@@ -1,24 +1,35 @@
 import {
   copeAllRound,
+  cornerPlaces,
   fittingOrder,
   type Joint,
   JOINTS,
   jointOf,
   jointsOf,
-  type RoomWall,
+  wallsAsMet,
 } from '~/core/room/fittingOrder'
 import { cornerOf } from '~/core/layout/corners'
-import { cornerAngleText, fittingStepText, jointName, jointTroubleText, stuckText } from '~/messages'
-import type { Design } from '~/model'
+import {
+  cornerAngleText,
+  fittingStepText,
+  jointName,
+  jointTroubleText,
+  stuckText,
+  turnName,
+} from '~/messages'
+import { type Design, type Turn, TURNS } from '~/model'
 import { Button } from '~/ui/Button'
 import { Choice } from '~/ui/Choice'
 import { Alert, Row, Sheet, Soft } from '~/ui/page'
 import { Table } from '~/ui/Table'
 import type { Room } from './useRoom'
 
+const SQUARE_ROOM = { left: 'inside', right: 'inside' } as const
+
 /** How the horizontals meet in each corner of the room, and what goes on first. */
 export function CornersPanel({ room }: { room: Room }) {
-  const walls = room.walls.map(({ id, workpiece }): RoomWall => ({ id, ...workpiece.wall.design.corners }))
+  const walls = wallsAsMet(room.walls)
+  const places = cornerPlaces(walls)
   const joints = jointsOf(walls)
   const { steps, stuck } = fittingOrder(walls)
   const nameOf = (id: string) => room.walls.find((wall) => wall.id === id)?.name ?? id
@@ -33,7 +44,31 @@ export function CornersPanel({ room }: { room: Room }) {
   }
   const copeAll = () =>
     put(copeAllRound(walls.length).flatMap((corners, i) => (walls[i] ? [{ id: walls[i].id, corners }] : [])))
-  if (joints.length === 0)
+  const turn = (leftWall: string, rightWall: string, to: Turn) =>
+    void room.edit(
+      new Map(
+        [
+          { id: leftWall, side: 'right' as const },
+          { id: rightWall, side: 'left' as const },
+        ].map(({ id, side }) => [
+          id,
+          [
+            {
+              type: 'patchSurvey' as const,
+              patch: {
+                turns: { ...(wallOf(id)?.workpiece.wall.survey.turns ?? SQUARE_ROOM), [side]: to },
+                // an angle read for another turn is none for this one
+                readings: (wallOf(id)?.workpiece.wall.survey.readings ?? []).filter(
+                  (reading) =>
+                    reading.kind !== (side === 'left' ? 'cornerLeft' : 'cornerRight') || reading.turn === to,
+                ),
+              },
+            },
+          ],
+        ]),
+      ),
+    )
+  if (walls.length < 2)
     return <Soft>A corner needs two walls. Add the wall beside this one to the room.</Soft>
   return (
     <Sheet aria-label="Corners">
@@ -43,51 +78,66 @@ export function CornersPanel({ room }: { room: Room }) {
         <Button
           onPress={() => put(walls.map(({ id }) => ({ id, corners: { left: 'miter', right: 'miter' } })))}
         >
-          Mitre all round
+          Miter all round
         </Button>
       </Row>
       <Table>
         <thead>
           <tr>
             <th scope="col">Corner</th>
-            <th scope="col">Read</th>
+            <th scope="col">Turns</th>
             <th scope="col">Horizontals there</th>
           </tr>
         </thead>
         <tbody>
-          {joints.map(({ leftWall, rightWall, ends, trouble }) => {
+          {places.map(({ leftWall, rightWall, turn: turned }) => {
+            const met = joints.find((each) => each.leftWall === leftWall && each.rightWall === rightWall)
             const survey = wallOf(leftWall)?.workpiece.wall.survey
             const other = wallOf(rightWall)?.workpiece.wall.survey
             const read = survey ? cornerOf(survey, 'right') : null
             const fromOther = other ? cornerOf(other, 'left') : null
             const corner = read?.measured ? read : (fromOther ?? read)
-            const joint = jointOf(ends)
+            const joint = met ? jointOf(met.ends) : null
             return (
               <tr key={`${leftWall} ${rightWall}`}>
                 <th scope="row">
                   {nameOf(leftWall)} | {nameOf(rightWall)}
                 </th>
-                <td>{corner ? cornerAngleText(corner) : ''}</td>
                 <td>
-                  <Choice<Joint | 'own'>
-                    label={`${nameOf(leftWall)} and ${nameOf(rightWall)} meet`}
-                    value={joint ?? 'own'}
-                    options={[
-                      ...(joint === null ? [{ id: 'own' as const, text: 'not settled' }] : []),
-                      ...(Object.keys(JOINTS) as Joint[]).map((id) => ({
-                        id,
-                        text: jointName(id, nameOf(leftWall), nameOf(rightWall)),
-                      })),
-                    ]}
-                    onChange={(id) => {
-                      if (id === 'own') return
-                      put([
-                        { id: leftWall, corners: { right: JOINTS[id][0] } },
-                        { id: rightWall, corners: { left: JOINTS[id][1] } },
-                      ])
-                    }}
+                  <Choice<Turn>
+                    label={`${nameOf(leftWall)} and ${nameOf(rightWall)} turn`}
+                    value={turned}
+                    options={TURNS.map((id) => ({ id, text: turnName(id) }))}
+                    onChange={(to) => turn(leftWall, rightWall, to)}
                   />
-                  {trouble ? <Soft>{jointTroubleText(trouble)}</Soft> : null}
+                  {corner && met ? <Soft>{cornerAngleText({ ...corner, turn: turned })}</Soft> : null}
+                </td>
+                <td>
+                  {met ? (
+                    <Choice<Joint | 'own'>
+                      label={`${nameOf(leftWall)} and ${nameOf(rightWall)} meet`}
+                      value={joint ?? 'own'}
+                      options={[
+                        ...(joint === null ? [{ id: 'own' as const, text: 'not settled' }] : []),
+                        ...(Object.keys(JOINTS) as Joint[])
+                          .filter((id) => turned === 'inside' || !JOINTS[id].includes('cope' as never))
+                          .map((id) => ({
+                            id,
+                            text: jointName(id, nameOf(leftWall), nameOf(rightWall)),
+                          })),
+                      ]}
+                      onChange={(id) => {
+                        if (id === 'own') return
+                        put([
+                          { id: leftWall, corners: { right: JOINTS[id][0] } },
+                          { id: rightWall, corners: { left: JOINTS[id][1] } },
+                        ])
+                      }}
+                    />
+                  ) : (
+                    <Soft>Nothing runs from one to the other.</Soft>
+                  )}
+                  {met?.trouble ? <Soft>{jointTroubleText(met.trouble)}</Soft> : null}
                 </td>
               </tr>
             )

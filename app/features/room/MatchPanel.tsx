@@ -21,7 +21,9 @@ const Three = styled.div`
 
 /** One gap, or one width of box, for all walls of the room: the counts that make them differ least. */
 export function MatchPanel({ room, wording }: { room: Room; wording: Wording }) {
-  const withGaps = room.walls.filter(({ workpiece }) => workpiece.wall.design.pattern !== 'rails')
+  const withGaps = room.walls.filter(
+    ({ workpiece }) => workpiece.wall.design.pattern !== 'rails' && !workpiece.wall.design.apart,
+  )
   const [first] = withGaps
   const start = useMemo(() => (first ? roomWish(first.workpiece) : null), [first])
   const [typed, setTyped] = useState<{ wish?: Length; least?: Length; most?: Length }>({})
@@ -63,7 +65,9 @@ export function MatchPanel({ room, wording }: { room: Room; wording: Wording }) 
           {[...new Set(leftOut.map(({ wallId }) => nameOf(wallId)))].join(', ')}.
         </Soft>
       ) : null}
-      {same.length < room.walls.length ? <Soft>Walls of another pattern are left out.</Soft> : null}
+      {same.length < room.walls.length ? (
+        <Soft>Walls of another pattern, and those set apart, are left out.</Soft>
+      ) : null}
       {matches.length === 0 ? (
         <Soft role="status">No set of counts keeps every wall between these limits. Widen them.</Soft>
       ) : (

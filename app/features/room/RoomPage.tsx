@@ -26,7 +26,7 @@ const Page = styled.main`
 `
 const Unrolled = styled.div.attrs({ tabIndex: 0, role: 'group', 'aria-label': 'The walls, unrolled' })`
   display: flex;
-  align-items: end;
+  align-items: start;
   gap: ${space.s};
   overflow-x: auto;
   padding-bottom: ${space.s};
@@ -110,6 +110,7 @@ export function RoomPage({ room: data }: { room: RoomData }) {
                 room={room}
                 jobId={data.job.id}
                 scale={scale}
+                highest={highest}
                 wording={wording}
               />
             ))}

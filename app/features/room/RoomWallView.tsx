@@ -1,4 +1,4 @@
-import { Lock, LockOpen } from 'lucide-react'
+import { Link2, Lock, LockOpen, Unlink } from 'lucide-react'
 import { useMemo } from 'react'
 import { Link } from 'react-router'
 import { styled } from 'styled-components'
@@ -16,7 +16,7 @@ import type { PlannedWall, Room } from './useRoom'
 const Frame = styled.section`
   flex: none;
   display: grid;
-  align-content: end;
+  align-content: start;
   gap: ${space.xs};
 `
 const Caption = styled.div`
@@ -38,12 +38,15 @@ export function RoomWallView({
   room,
   jobId,
   scale,
+  highest,
   wording,
 }: {
   planned: PlannedWall
   room: Room
   jobId: string
   scale: number
+  /** Height of the highest wall: all stand on one floor. */
+  highest: number
   wording: Wording
 }) {
   const { id, name, plan, workpiece } = planned
@@ -74,6 +77,7 @@ export function RoomWallView({
         viewBox={`0 0 ${width} ${height}`}
         width={width}
         height={height}
+        style={{ marginTop: (highest - survey.height) * scale }}
         role="img"
         aria-label={`${name}, ${formatLength(survey.width, wording.format)} wide: ${layoutTitle(plan, wording)}`}
       >
@@ -93,8 +97,19 @@ export function RoomWallView({
           >
             {design.locked ? <Lock size={16} aria-hidden /> : <LockOpen size={16} aria-hidden />}
           </Button>
+          <Button
+            $kind="quiet"
+            aria-pressed={design.apart}
+            aria-label={design.apart ? `Take ${name} in again` : `Leave ${name} out of match and order`}
+            onPress={() =>
+              void room.edit(new Map([[id, [{ type: 'patchDesign', patch: { apart: !design.apart } }]]]))
+            }
+          >
+            {design.apart ? <Unlink size={16} aria-hidden /> : <Link2 size={16} aria-hidden />}
+          </Button>
         </span>
         <Fractions text={layoutTitle(plan, wording)} />
+        {design.apart ? <em>left out of match and order</em> : null}
         {gaps.length > 0 ? (
           <Fractions text={`${design.pattern === 'boxes' ? 'boxes' : 'gaps'} ${gaps.join(', ')}`} />
         ) : null}

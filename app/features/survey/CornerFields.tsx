@@ -1,7 +1,8 @@
 import { Input, Label, NumberField } from 'react-aria-components'
 import { styled } from 'styled-components'
 import { useWallEditor } from '~/editor/WallEditor'
-import type { Reading } from '~/model'
+import { turnName } from '~/messages'
+import { type Reading, type Turn, TURNS } from '~/model'
 import { Choice } from '~/ui/Choice'
 import { space, type } from '~/ui/theme'
 import { newEntryId } from './takeReading'
@@ -33,7 +34,13 @@ function CornerField({ kind, title }: { kind: Corner['kind']; title: string }) {
   const { workpiece, edit } = useWallEditor()
   const { readings } = workpiece.wall.survey
   const now = readings.filter((reading): reading is Corner => reading.kind === kind).at(-1)
-  const turn = now?.turn ?? 'inside'
+  const side = kind === 'cornerLeft' ? 'left' : 'right'
+  const { turns } = workpiece.wall.survey
+  const turn = turns[side] === 'none' ? 'none' : (now?.turn ?? turns[side])
+  const turnTo = (which: Turn) => {
+    const kept = readings.filter((reading) => reading.kind !== kind || reading.turn === which)
+    edit([{ type: 'patchSurvey', patch: { turns: { ...turns, [side]: which }, readings: kept } }], 'done')
+  }
   const take = (deg: number, which: Corner['turn']) => {
     const reading: Corner = {
       id: newEntryId('c'),
@@ -48,12 +55,13 @@ function CornerField({ kind, title }: { kind: Corner['kind']; title: string }) {
   return (
     <Pair>
       <NumberField
+        isDisabled={turn === 'none'}
         value={now?.deg ?? NaN}
         minValue={1}
         maxValue={359}
         formatOptions={{ maximumFractionDigits: 1 }}
         onChange={(deg) => {
-          if (!Number.isNaN(deg)) take(deg, turn)
+          if (!Number.isNaN(deg)) take(deg, turn === 'none' ? 'inside' : turn)
         }}
       >
         <Name>{title}, degrees</Name>
@@ -62,11 +70,8 @@ function CornerField({ kind, title }: { kind: Corner['kind']; title: string }) {
       <Choice
         label="It turns"
         value={turn}
-        options={[
-          { id: 'inside', text: 'inside' },
-          { id: 'outside', text: 'outside' },
-        ]}
-        onChange={(which) => take(now?.deg ?? 90, which)}
+        options={TURNS.map((id) => ({ id, text: turnName(id) }))}
+        onChange={turnTo}
       />
     </Pair>
   )

@@ -55,8 +55,8 @@ export function ReadingsPanel() {
   const delivery = useDevice('laser', atLaser)
   const waiting = delivery?.value ?? null
   const [method, setMethod] = useState<Reading['method']>('tape')
-  const value =
-    waiting ?? typed ?? (kind === 'width' ? survey.width : kind === 'height' ? survey.height : ZERO)
+  // a field that shows what it expects would only be agreed with
+  const value = waiting ?? typed
   const counting = new Set(KINDS.flatMap((each) => latestReadings(survey.readings, each).map(({ id }) => id)))
   const put = (readings: readonly Reading[]) =>
     edit([{ type: 'patchSurvey', patch: { readings: [...readings] } }], 'done')
@@ -109,7 +109,7 @@ export function ReadingsPanel() {
           most={inches(2400)}
         />
         <LengthField
-          key={`${kind}-${waiting ?? ''}`}
+          key={`${kind}-${waiting ?? ''}-${lengths.length}`}
           label={`Reads: ${READING_KINDS[kind].value}`}
           value={value}
           format={wording.format}
@@ -142,8 +142,9 @@ export function ReadingsPanel() {
       ) : null}
       <Button
         $kind="main"
-        isDisabled={Object.values(unread).includes(true)}
+        isDisabled={value === null || Object.values(unread).includes(true)}
         onPress={() => {
+          if (value === null) return
           put([...survey.readings, takeReading(kind, place, value, waiting !== null ? 'laser' : method)])
           setTyped(null)
           setAtLaser(false)

@@ -2,7 +2,7 @@ import { useState } from 'react'
 import { styled } from 'styled-components'
 import { isOpening, isPlate } from '~/core/survey/obstacles'
 import { useWallEditor } from '~/editor/WallEditor'
-import { inches, type Length, nearestNanometer, subtractLengths, ZERO } from '~/length'
+import { inches, type Length, nearestNanometer, ZERO } from '~/length'
 import { say, thingName } from '~/messages'
 import { type Thing, THING_KINDS, type ThingKind } from '~/model'
 import { Button } from '~/ui/Button'
@@ -30,6 +30,33 @@ const Card = styled.div`
 interface Picking {
   readonly picked: string | null
   readonly pick: (id: string | null) => void
+}
+
+/** A reading that checks another: its field opens empty, since one that shows what it expects checks nothing. */
+function SecondReading({
+  ask,
+  label,
+  value,
+  onChange,
+}: {
+  ask: string
+  label: string
+  value: Length | null
+  onChange: (value: Length) => void
+}) {
+  const { wording } = useWallEditor()
+  const [open, setOpen] = useState(false)
+  if (value === null && !open) return <Button onPress={() => setOpen(true)}>{ask}</Button>
+  return (
+    <LengthField
+      label={label}
+      value={value}
+      format={wording.format}
+      onChange={onChange}
+      most={inches(2400)}
+      autoFocus={value === null}
+    />
+  )
 }
 
 /** One thing's place and size, by numbers from either side, from floor and top. */
@@ -97,34 +124,18 @@ function ThingFields({ thing, pick }: { thing: Thing } & Pick<Picking, 'pick'>) 
         {field('Its height', thing.height, (height) => put({ height }), inches(0.0625))}
       </Pair>
       <Pair>
-        {thing.fromRight === null ? (
-          <Button
-            onPress={() =>
-              put(
-                { fromRight: subtractLengths(survey.width, nearestNanometer(thing.left + thing.width)) },
-                'done',
-              )
-            }
-          >
-            Read from the right too
-          </Button>
-        ) : (
-          field('Its right edge, from the right', thing.fromRight, (fromRight) => put({ fromRight }))
-        )}
-        {thing.fromTop === null ? (
-          <Button
-            onPress={() =>
-              put(
-                { fromTop: subtractLengths(survey.height, nearestNanometer(thing.bottom + thing.height)) },
-                'done',
-              )
-            }
-          >
-            Read from the top too
-          </Button>
-        ) : (
-          field('Its top, from the ceiling', thing.fromTop, (fromTop) => put({ fromTop }))
-        )}
+        <SecondReading
+          ask="Read from the right too"
+          label="Its right edge, from the right"
+          value={thing.fromRight}
+          onChange={(fromRight) => put({ fromRight })}
+        />
+        <SecondReading
+          ask="Read from the top too"
+          label="Its top, from the ceiling"
+          value={thing.fromTop}
+          onChange={(fromTop) => put({ fromTop })}
+        />
       </Pair>
       <ThingFromLaser put={(patch) => put(patch, 'done')} />
       <Pair>

@@ -1,0 +1,16 @@
+import type { Edit, Workpiece } from '~/model'
+import { layOut } from '../layout/layOutWall'
+import type { Layout } from '../layout/layout'
+import { applyEdits } from './applyEdit'
+
+/** The layout that edits make: what a button says of it is read off this, so that what it says is what comes. */
+export function laidOut(workpiece: Workpiece, edits: readonly Edit[]): Layout {
+  const { wall, settings } = applyEdits(workpiece, edits)
+  return layOut(wall.survey, wall.design, settings)
+}
+
+/** The gap a layout is spoken of by: its first section's first gap, or the space beside a single strip. */
+export function gapOf({ sections }: Layout): number | null {
+  const placement = sections.find((section) => section.placement !== null)?.placement
+  return placement?.gaps[0] ?? placement?.leftEnd ?? null
+}

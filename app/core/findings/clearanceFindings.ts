@@ -1,0 +1,62 @@
+import { nearestNanometer } from '~/length'
+import type { Workpiece } from '~/model'
+import { boundsOf, type Polygon } from '../geometry'
+import type { Layout } from '../layout/layout'
+import type { Piece } from '../pieces'
+import { isPlate } from '../survey/obstacles'
+import type { Finding } from './finding'
+
+/** The space between two outlines' upright bounds; negative where they overlap. */
+export function spaceBetween(a: Polygon, b: Polygon): number {
+  const [p, q] = [boundsOf(a), boundsOf(b)]
+  const across = Math.max(p.left - q.right, q.left - p.right)
+  const up = Math.max(p.bottom - q.top, q.bottom - p.top)
+  return across > 0 && up > 0 ? Math.hypot(across, up) : Math.max(across, up)
+}
+
+/** Touching is the rounding of one figure. */
+const ROUNDING = 2
+
+/** Plates that strips come nearer to than was asked for, without lying on them; each plate once, with the nearest. */
+export function clearanceFindings({ wall }: Workpiece, layout: Layout, pieces: readonly Piece[]): Finding[] {
+  const { meets, judgement } = wall.design
+  return layout.obstacles.flatMap((obstacle): Finding[] => {
+    const { kind } = obstacle
+    if (!obstacle.plate || kind === 'strip' || !isPlate(kind)) return []
+    // what is cut round or ended at has its answer
+    if (obstacle.fate === 'cutRound' || meets[obstacle.id] !== undefined) return []
+    const spaces = pieces
+      .map(({ stripId, polygon }) => ({ stripId, space: spaceBetween(polygon, obstacle.outline) }))
+      .filter(({ space }) => space < judgement.clearance - ROUNDING)
+      .sort((a, b) => a.space - b.space)
+    const [nearest] = spaces
+    // on the plate it is told as a strip that meets it
+    if (!nearest || nearest.space < 0) return []
+    return [
+      {
+        stage: 'layout',
+        severity: 'watch',
+        says: {
+          code: 'plateTooNear',
+          thingId: obstacle.id,
+          kind,
+          stripId: nearest.stripId,
+          space: nearestNanometer(nearest.space),
+          asked: judgement.clearance,
+        },
+        stripIds: [...new Set(spaces.map(({ stripId }) => stripId))],
+        waysOut: [
+          {
+            says: { code: 'askForLess', clearance: nearestNanometer(nearest.space) },
+            edits: [
+              {
+                type: 'patchDesign',
+                patch: { judgement: { ...judgement, clearance: nearestNanometer(nearest.space) } },
+              },
+            ],
+          },
+        ],
+      },
+    ]
+  })
+}

@@ -1,0 +1,89 @@
+import type { Design, Settings } from '~/model'
+import { type Line, miteredSides, movedFrom, type Polygon } from '../geometry'
+import type { EndCut, EndsAt, Role, StripSpec } from '../pieces'
+import { type BoxFrame, materialOf } from './layout'
+
+/** One straight strip as it is to be cut: where it lies, what it lands on, how its ends are cut. */
+export interface StripPlan {
+  readonly spec: StripSpec
+  /** Tells the parts of one strip apart, such as the four sides of a box; empty where there is but one. */
+  readonly part: string
+  /** Joined of several boards where it is longer than one. */
+  readonly joins: boolean
+  /** Strips that end it where they cross it: these run through. */
+  readonly landsOn: readonly string[]
+  readonly startsAt: EndsAt
+  readonly endsAt: EndsAt
+  readonly startCut?: EndCut
+  readonly endCut?: EndCut
+}
+
+/** What a side of a frame is called, by where it lies: its direction runs counter-clockwise round the frame. */
+const SIDE_NAMES = ['bottom', 'right', 'top', 'left']
+
+function sideNames(sides: readonly { readonly side: Line }[]): string[] {
+  const names = sides.map(
+    ({ side }) => SIDE_NAMES[Math.round((((side.directionDeg % 360) + 360) % 360) / 90) % 4] ?? '',
+  )
+  // where a slope takes a corner off there are more sides than names
+  return new Set(names).size === 4 && names.length === 4 ? names : names.map((_, i) => `side${i + 1}`)
+}
+
+/** What a frame is made of and what it lies between. */
+export interface FrameOf {
+  readonly id: string
+  readonly number: number
+  readonly materialId: string
+  readonly faceWidth: StripSpec['faceWidth']
+  readonly roleOf: (isLevel: boolean) => Role
+  /** What bounds the frame on each of its sides, and so what the length of the sides between hangs on. */
+  readonly bounds: Readonly<Record<'left' | 'right' | 'below' | 'above', EndsAt>>
+}
+
+/**
+ * The sides of a mitred frame inside a convex outline, counter-clockwise, each named by where it lies. Lengths of the sides
+ * hang on what bounds the frame at their ends.
+ */
+export function mitered(outline: Polygon, frame: FrameOf): StripPlan[] {
+  const { bounds } = frame
+  const sides = miteredSides(outline)
+  const names = sideNames(sides)
+  return sides.map(({ side, from, to }, i) => {
+    const radians = (side.directionDeg * Math.PI) / 180
+    const isLevel = Math.abs(Math.cos(radians)) > 0.5
+    const forward = isLevel ? Math.cos(radians) > 0 : Math.sin(radians) > 0
+    const [first, last] = isLevel ? [bounds.left, bounds.right] : [bounds.below, bounds.above]
+    return {
+      spec: {
+        stripId: frame.id,
+        role: frame.roleOf(isLevel),
+        number: frame.number,
+        materialId: frame.materialId,
+        faceWidth: frame.faceWidth,
+        center: movedFrom(side.through, side.directionDeg, 0, frame.faceWidth / 2),
+        directionDeg: side.directionDeg,
+        startLine: from,
+        endLine: to,
+      },
+      part: names[i] ?? '',
+      joins: isLevel,
+      landsOn: [],
+      startsAt: forward ? first : last,
+      endsAt: forward ? last : first,
+    }
+  })
+}
+
+/** The four sides of a box (more where a slope cuts a corner off), mitred at half of each corner. */
+export function frameStrips(frame: BoxFrame, design: Design, settings: Settings): StripPlan[] {
+  const { id, width } = materialOf(settings, design.boxes.moulding)
+  return mitered(frame.outline, {
+    id: frame.id,
+    number: frame.number,
+    materialId: id,
+    faceWidth: width,
+    roleOf: (isLevel) => (isLevel ? 'boxRail' : 'boxStile'),
+    // every box takes its share of the wall's width
+    bounds: { left: 'wall', right: 'wall', below: frame.below, above: frame.above },
+  })
+}

@@ -1,0 +1,214 @@
+import fc from 'fast-check'
+import { inches } from '~/length'
+import {
+  CORNER_ENDS,
+  type Design,
+  ENDS,
+  LEVEL_RULES,
+  PATTERNS,
+  type Reading,
+  type Spacing,
+  STARTING_BOXES,
+  STARTING_JUDGEMENT,
+  type Thing,
+  type Workpiece,
+} from '~/model'
+import { keptBase, reading, thing, wallOf } from './namedWalls'
+
+/** How often a law is tried: `LAWS=10 npx jest ...` tries it ten times as often, for a hard look. */
+export function runs(times: number): number {
+  return Math.ceil(times * Number(process.env.LAWS ?? 1))
+}
+
+const eighths = (least: number, most: number) =>
+  fc.integer({ min: Math.ceil(least * 8), max: Math.floor(most * 8) }).map((n) => n / 8)
+const pick = fc.constantFrom
+
+const anySpacing: fc.Arbitrary<Spacing> = fc
+  .record({
+    school: pick('nearWish', 'equalByCount', 'fromCenter', 'fromEnd', 'centerMarks', 'toStuds'),
+    wish: eighths(5, 30).map(inches),
+    measure: pick('gap', 'pitch'),
+    ends: pick(...ENDS),
+    strips: fc.integer({ min: 2, max: 9 }),
+    on: pick('strip', 'gap'),
+    end: pick('left', 'right'),
+    about: pick(null, 'thing-0'),
+  })
+  .map(({ school, wish, measure, ends, strips, on, end, about }): Spacing => {
+    switch (school) {
+      case 'nearWish':
+        return { school, wish, measure, least: inches(1), most: inches(90), ends, strips: null }
+      case 'equalByCount':
+        return { school, strips, ends }
+      case 'fromCenter':
+        return { school, wish, measure, centerOn: on, about }
+      case 'fromEnd':
+        return { school, wish, measure, end, startWith: on }
+      case 'centerMarks':
+        return { school, bays: strips }
+      case 'toStuds':
+        return { school, every: 1 + (strips % 3) }
+    }
+  })
+
+/** What stands on a wall of so many inches: at most one opening, plates and trim that are kept or cut round, a slope. */
+const anyThings = (width: number): fc.Arbitrary<Thing[]> =>
+  fc
+    .record({
+      opening: pick(null, 'window', 'door'),
+      openingAt: fc.double({ min: 0.05, max: 0.6, noNaN: true }),
+      plates: fc.array(
+        fc.record({
+          at: eighths(2, width - 5),
+          up: eighths(1, 76),
+          wide: pick(2.75, 4.5),
+          fate: pick('keep', 'cutRound'),
+        }),
+        { maxLength: 3 },
+      ),
+      trim: pick(null, 'sideTrim', 'ledge'),
+      trimAt: eighths(0, width - 8),
+      trimFate: pick('keep', 'cutRound'),
+      slope: pick(null, null, 'attic', 'notch'),
+    })
+    .map(({ opening, openingAt, plates, trim, trimAt, trimFate, slope }) => {
+      const at = Math.round(width * openingAt * 8) / 8
+      return [
+        ...(opening === 'window' ? [thing('window', at, 31, 26, 37, { casing: inches(2.5) })] : []),
+        ...(opening === 'door' ? [thing('door', at, 0, 30, 80, { casing: inches(2.5) })] : []),
+        ...plates.map(({ at: left, up, wide, fate }) => thing('outlet', left, up, wide, 4.5, { fate })),
+        ...(trim === 'sideTrim' ? [thing('sideTrim', trimAt, 8, 1, 47.5, { fate: trimFate })] : []),
+        ...(trim === 'ledge' ? [thing('ledge', trimAt, 20, 7, 3, { fate: trimFate })] : []),
+        ...(slope === 'attic'
+          ? [thing('cutOff', width - 40, 44, 40, 60, { slope: 'risesLeft' as const })]
+          : []),
+        ...(slope === 'notch' ? [thing('cutOff', 0, 60, 14, 40)] : []),
+      ].map((each, i) => ({ ...each, id: `thing-${i}` }))
+    })
+
+const anyReadings = (width: number, height: number): fc.Arbitrary<Reading[]> =>
+  fc
+    .record({
+      widths: fc.array(eighths(-0.5, 0.5), { maxLength: 2 }),
+      lean: fc.option(eighths(-0.5, 0.5), { nil: null }),
+      leanRight: fc.option(eighths(-0.5, 0.5), { nil: null }),
+      falls: fc.array(eighths(-0.5, 0.75), { maxLength: 2 }),
+      heights: fc.array(eighths(-0.5, 0.5), { maxLength: 2 }),
+      ceiling: fc.option(eighths(-0.5, 0.5), { nil: null }),
+    })
+    .map(({ widths, lean, leanRight, falls, heights, ceiling }) => [
+      ...widths.map((off, i) => reading('width', 10 + 60 * i, width + off)),
+      ...(lean === null ? [] : [reading('plumbLeft', 80, lean)]),
+      ...(leanRight === null ? [] : [reading('plumbRight', 80, leanRight)]),
+      ...falls.map((fall, i) => reading('floorFall', Math.round(width * (0.45 + 0.5 * i)), fall)),
+      ...heights.map((off, i) => reading('height', Math.round(width * (0.2 + 0.6 * i)), height + off)),
+      ...(ceiling === null ? [] : [reading('ceilingFall', width, ceiling)]),
+    ])
+
+const anyDesign = (width: number, height: number): fc.Arbitrary<Partial<Design>> =>
+  fc
+    .record({
+      pattern: pick(...PATTERNS),
+      spacing: anySpacing,
+      topRail: fc.boolean(),
+      cap: pick(null, 'flat', 'edge'),
+      top: fc.oneof(
+        eighths(20, height - 6).map((value) => ({ rule: 'typed' as const, value: inches(value) })),
+        fc.constant({ rule: 'full' as const }),
+      ),
+      foot: pick('rail', 'floor'),
+      rails: fc.array(fc.record({ top: eighths(3, height - 2), lay: pick('flat', 'edge') }), {
+        maxLength: 2,
+      }),
+      sections: pick('across', 'beside'),
+      through: pick('uprights', 'rails', 'byStock'),
+      border: pick('none', 'butt', 'miter'),
+      rows: fc.array(pick(1, 1.5, 2), { minLength: 1, maxLength: 3 }),
+      margin: eighths(2, 6),
+      upper: fc.boolean(),
+      extent: fc.option(fc.record({ left: eighths(0, width / 3), right: eighths(width / 2, width) }), {
+        nil: null,
+      }),
+      shift: pick(0, 0, 1.25, -2),
+      levelRule: pick(...LEVEL_RULES),
+      corners: fc.record({ left: pick(...CORNER_ENDS), right: pick(...CORNER_ENDS) }),
+      meets: pick({}, {}, { 'thing-0': 'notch' as const }, { 'thing-1': 'clear' as const }),
+      proud: pick('leave', 'backBevel', 'ledger'),
+      differ: pick(0, 0.5),
+    })
+    .map(
+      ({ topRail, cap, top, foot, rails, margin, upper, extent, shift, pattern, differ, ...same }) =>
+        ({
+          ...same,
+          pattern,
+          battenMaterial: 'pine-1x3',
+          topRail: topRail && pattern !== 'grid' ? { material: 'pine-1x4' } : null,
+          cap: cap && topRail ? { material: 'pine-1x2', lay: cap } : null,
+          height: top,
+          foot: foot === 'rail' ? { kind: 'rail', material: 'pine-1x4' } : { kind: 'floor' },
+          rails: rails.map(({ top: at, lay }, i) => ({
+            id: `rail-${i + 1}`,
+            use: 'rail',
+            material: 'pine-1x3',
+            lay,
+            top: { rule: 'typed', value: inches(at) },
+          })),
+          boxes: { ...STARTING_BOXES, margin: inches(margin), upper, least: inches(4), most: inches(90) },
+          extent: extent && { left: inches(extent.left), right: inches(extent.right) },
+          shift: inches(shift),
+          judgement: { ...STARTING_JUDGEMENT, shiftUpTo: inches(1), baysDiffer: inches(differ) },
+        }) as Partial<Design>,
+    )
+
+/** A wall on which features meet: every pattern and school, readings, plates cut round, borders, extents, shifts. */
+export const anyMeetingWall: fc.Arbitrary<Workpiece> = fc
+  .record({
+    width: eighths(60, 220),
+    height: eighths(86, 104),
+    base: fc.option(eighths(3, 6), { nil: null }),
+  })
+  .chain(({ width, height, base }) =>
+    fc
+      .record({
+        things: anyThings(width),
+        readings: anyReadings(width, height),
+        design: anyDesign(width, height),
+        studs: fc.boolean(),
+        keepOut: fc.option(eighths(0, width - 10), { nil: null }),
+      })
+      .map(({ things, readings, design, studs, keepOut }) =>
+        wallOf(
+          {
+            width: inches(width),
+            height: inches(height),
+            baseboard: base === null ? null : keptBase(base),
+            things,
+            readings,
+            behind: {
+              studs: studs
+                ? Array.from({ length: Math.floor(width / 16) }, (_, i) => inches(15 + 16 * i))
+                : [],
+              wallboard: inches(0.5),
+              keepOuts:
+                keepOut === null
+                  ? []
+                  : [
+                      {
+                        id: 'k',
+                        left: inches(keepOut),
+                        bottom: inches(20),
+                        width: inches(6),
+                        height: inches(50),
+                      },
+                    ],
+            },
+          },
+          {
+            ...design,
+            foot:
+              base !== null && design.foot?.kind === 'floor' ? { kind: 'baseboard' } : (design.foot as never),
+          },
+        ),
+      ),
+  )
