@@ -23,6 +23,7 @@ export default {
       ...base,
       displayName: 'node',
       testEnvironment: 'node',
+      setupFiles: ['<rootDir>/tests/steady.ts'],
       testMatch: ['<rootDir>/app/**/*.test.ts', '<rootDir>/tests/*.test.ts'],
     },
     {

@@ -21,7 +21,9 @@ export default defineConfig({
   testDir: 'tests/e2e',
   workers: 1,
   retries: 0,
-  timeout: 60_000,
+  timeout: 90_000,
+  // a page that is opened by its link is fetched whole: on a slow machine that takes longer than the usual five seconds
+  expect: { timeout: 15_000 },
   reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
   outputDir: 'test-results/e2e',
   use: {
