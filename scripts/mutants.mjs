@@ -44,7 +44,11 @@ function run(name) {
       reporters: ['progress-append-only', 'json'],
       jsonReporter: { fileName: report },
       concurrency: 2,
-      timeoutMS: 5000,
+      // a busy machine must not make a slow mutant a noticed one
+      timeoutMS: 15_000,
+      // what was tried before is tried again only where its code or its tests changed
+      incremental: true,
+      incrementalFile: `reports/mutants/${name}.tried.json`,
     }),
   )
   spawnSync('npx', ['stryker', 'run', config], {

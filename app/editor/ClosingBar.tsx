@@ -1,9 +1,19 @@
+import { rulesOf } from '~/core/patterns/rules'
 import { Check } from 'lucide-react'
 import { styled } from 'styled-components'
 import { type ClosingSum } from '~/core/marks/closingSum'
 import { spacerBlock } from '~/core/marks/runningMarks'
 import { readOnTape, type LengthFormat } from '~/length'
-import { beforeText, count, money, say, sayStock, type Wording } from '~/messages'
+import {
+  beforeText,
+  count,
+  money,
+  type PatternWords,
+  patternWords,
+  say,
+  sayStock,
+  type Wording,
+} from '~/messages'
 import type { Settings } from '~/model'
 import { Fractions } from '~/ui/Fractions'
 import { narrow, space, type } from '~/ui/theme'
@@ -62,11 +72,8 @@ function drift(size: number, { tape }: LengthFormat): string {
   return side === 'on' ? '' : side === 'over' ? ' (a little over)' : ' (a little under)'
 }
 
-function Terms({ closing, wording, isBoxes }: { closing: ClosingSum; wording: Wording; isBoxes: boolean }) {
+function Terms({ closing, wording, words }: { closing: ClosingSum; wording: Wording; words: PatternWords }) {
   const { strips, gaps, ends, openings, fillers } = closing
-  const words = isBoxes
-    ? { strip: 'margin', strips: 'margins', gap: 'box', gaps: 'boxes' }
-    : { strip: 'strip', strips: 'strips', gap: 'gap', gaps: 'gaps' }
   const figure = (size: number) => <Fractions text={say(size, wording)} />
   return (
     <>
@@ -139,7 +146,7 @@ export function ClosingBar() {
       <Sum data-testid="closing-sum">
         {closing ? (
           <>
-            <Terms closing={closing} wording={wording} isBoxes={plan.layout.pattern === 'boxes'} />
+            <Terms closing={closing} wording={wording} words={patternWords(plan.layout)} />
             <Verdict $open={closing.difference !== 0}>
               {closing.difference === 0 ? (
                 <>
@@ -151,11 +158,7 @@ export function ClosingBar() {
             </Verdict>
           </>
         ) : (
-          <Verdict $open={plan.layout.pattern !== 'rails'}>
-            {plan.layout.pattern === 'rails'
-              ? 'rails alone: no gaps to add up'
-              : 'nothing to add up: see what is wrong'}
-          </Verdict>
+          <Verdict $open={rulesOf(plan.layout).places !== null}>{patternWords(plan.layout).noSum}</Verdict>
         )}
       </Sum>
       <Figures>

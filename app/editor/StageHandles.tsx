@@ -1,9 +1,11 @@
+import { rulesOf } from '~/core/patterns/rules'
 import { useRef } from 'react'
 import { baseAt } from '~/core/survey/wallLines'
 import { DragHandle } from '~/drawing/interaction/DragHandle'
 import type { Frame } from '~/drawing/view/frame'
 import { GapDimension } from '~/drawing/view/GapDimension'
 import { SCREEN } from '~/drawing/view/palette'
+import { patternWords } from '~/messages'
 import { formatLength, formatLengthWithUnit, nearestNanometer, tickOf, toInches } from '~/length'
 import { useWallEditor } from './WallEditor'
 
@@ -45,10 +47,13 @@ export function GapHandle({ frame }: { frame: Frame }) {
   const gripped = useRef({ gap: 0, index: 0 })
   const { layout } = plan
   const { uprights } = layout
-  const isBoxes = layout.pattern === 'boxes'
+  const isBoxes = rulesOf(layout).places === 'margins'
+  const words = patternWords(layout)
   const picked = uprights.findIndex(({ id }) => id === selected)
-  const middle = Math.floor((uprights.length - (isBoxes ? 1 : 2)) / 2)
-  const index = Math.min(picked >= 0 ? picked : middle, uprights.length - (isBoxes ? 1 : 2))
+  // of boxes one is enough, of strips a gap takes two
+  const last = uprights.length - (isBoxes ? 1 : 2)
+  const middle = Math.floor(last / 2)
+  const index = Math.min(picked >= 0 ? picked : middle, last)
   const [before, after] = [uprights[index], uprights[isBoxes ? index : index + 1]]
   if (!before || !after) return null
   // of boxes it is the box itself that is sized, by its right side
@@ -66,7 +71,7 @@ export function GapHandle({ frame }: { frame: Frame }) {
   const stepCount = (strips: number) => {
     const { spacing } = workpiece.wall.design
     const count = uprights.length - strips
-    if (layout.pattern === 'boxes' || spacing.school === 'fromCenter' || spacing.school === 'fromEnd')
+    if (isBoxes || spacing.school === 'fromCenter' || spacing.school === 'fromEnd')
       return edit([{ type: 'setGap', gap: nearestNanometer(gap + strips * tick) }], 'live')
     if (count < 2) return
     const ends = 'ends' in spacing ? spacing.ends : 'gap'
@@ -85,8 +90,8 @@ export function GapHandle({ frame }: { frame: Frame }) {
         palette={SCREEN}
       />
       <DragHandle
-        label={isBoxes ? 'Width of a box' : 'Gap between strips'}
-        valueText={`${formatLengthWithUnit(gap, wording.format)} ${isBoxes ? 'wide' : 'clear'}`}
+        label={words.size}
+        valueText={`${formatLengthWithUnit(gap, wording.format)} ${words.sized}`}
         value={toInches(gap)}
         least={0}
         most={toInches(layout.right - layout.left)}

@@ -16,7 +16,7 @@ import { LongRod } from '~/drawing/view/LongRod'
 import { SCREEN } from '~/drawing/view/palette'
 import { GhostView, SceneView } from '~/drawing/view/SceneView'
 import { formatLength, NM_PER_INCH, NM_PER_MM, toInches } from '~/length'
-import { findingText, layoutTitle, uprightWords } from '~/messages'
+import { findingText, layoutTitle, patternWords } from '~/messages'
 import { Fractions } from '~/ui/Fractions'
 import { narrow, space, type } from '~/ui/theme'
 import { GapHandle, HeightHandle } from './StageHandles'
@@ -186,7 +186,7 @@ export function WallStage({
           caption={
             slim
               ? `${EDGE_WORDS[edge]}s from the ${datum} corner`
-              : `${EDGE_WORDS[edge]} of each ${uprightWords(layout.pattern).one}, tape hooked in the ${datum} corner`
+              : `${EDGE_WORDS[edge]} of each ${patternWords(layout).one}, tape hooked in the ${datum} corner`
           }
           onPick={pick}
         />

@@ -120,7 +120,7 @@ test('sections, matches, corners and the order of fitting read like sentences', 
     plain(
       matchText(
         { members: [{ member, strips: 8, gap: inches(24.5) }], spread: 0, offWish: 0 },
-        true,
+        'boxes',
         () => 'East wall',
         w,
       ),

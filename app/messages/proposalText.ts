@@ -1,18 +1,11 @@
 import type { Alignment } from '~/core/judgement/align'
 import type { HeightProposal } from '~/core/judgement/heights'
 import type { Proposal, ProposalSearch } from '~/core/judgement/propose'
+import { rulesOf } from '~/core/patterns/rules'
 import type { Criterion, Ends, Pattern, Survey } from '~/model'
+import { patternWords } from './patternWords'
 import { thingName } from './surveyWords'
-import {
-  count,
-  heightRuleName,
-  say,
-  sayStock,
-  sayWithUnit,
-  stripName,
-  uprightWords,
-  type Wording,
-} from './words'
+import { count, heightRuleName, say, sayStock, sayWithUnit, stripName, type Wording } from './words'
 
 const ENDS_WORDS: Readonly<Record<Ends | 'center' | 'uneven', string>> = {
   gap: 'a gap at each end',
@@ -53,11 +46,13 @@ export function proposalWhy(
     Math.abs(offWish) < 1_000
       ? 'exactly the wish'
       : `${say(Math.abs(offWish), w)} ${offWish > 0 ? 'over' : 'under'} the wish`,
-    ...(pattern === 'boxes' || pattern === 'grid' ? [] : [ENDS_WORDS[ends]]),
+    ...(rulesOf({ pattern }).givenEnds ? [] : [ENDS_WORDS[ends]]),
     ...(shift === 0 ? [] : [`all moved ${say(Math.abs(shift), w)} ${shift > 0 ? 'right' : 'left'}`]),
     ...(slivers > 0 ? [count(slivers, 'sliver')] : []),
     ...(offAxis < 1_000 ? ['symmetrical'] : []),
-    ...(survey.behind.studs.length > 0 && pattern !== 'boxes' ? [`${onStuds} of ${strips} on studs`] : []),
+    ...(survey.behind.studs.length > 0 && patternWords({ pattern }).onStuds
+      ? [`${onStuds} of ${strips} on studs`]
+      : []),
   ]
   return `${parts.join(', ')}.`
 }
@@ -120,6 +115,6 @@ export function alignmentText({ target, stripId, by }: Alignment, w: Wording): s
 }
 
 export function proposalTitle({ strips, gap }: Proposal, pattern: Pattern, w: Wording): string {
-  const { one, many } = uprightWords(pattern)
+  const { one, many } = patternWords({ pattern })
   return `${count(strips, one, many)}, ${say(gap, w)}`
 }

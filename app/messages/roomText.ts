@@ -1,24 +1,28 @@
 import type { RoomCorner } from '~/core/layout/corners'
-import type { Turn } from '~/model'
+import type { Pattern, Turn } from '~/model'
 import type { CornerTrouble, FittingStep, Joint, RoomWall } from '~/core/room/fittingOrder'
 import type { Match, MatchMember } from '~/core/room/matchWalls'
+import { rulesOf } from '~/core/patterns/rules'
+import { patternWords } from './patternWords'
 import { say, sayWithUnit, type Wording } from './words'
 
 /** Long wall 7 of 31 1/4, Short wall 2 + 2 of 31 1/2: they differ by 1/4. Members of one name are told together. */
 export function matchText(
   match: Match,
-  isBoxes: boolean,
+  pattern: Pattern,
   nameOf: (member: MatchMember) => string,
   w: Wording,
 ): string {
+  const { of } = patternWords({ pattern })
+  const { countOf } = rulesOf({ pattern })
   const byName = new Map<string, { counts: number[]; gap: number }>()
   for (const { member, strips, gap } of match.members) {
     const name = nameOf(member)
-    const counts = [...(byName.get(name)?.counts ?? []), isBoxes ? strips - 1 : strips]
+    const counts = [...(byName.get(name)?.counts ?? []), countOf(strips)]
     byName.set(name, { counts, gap })
   }
   const parts = [...byName].map(
-    ([name, { counts, gap }]) => `${name} ${counts.join(' + ')} ${isBoxes ? 'of' : 'with'} ${say(gap, w)}`,
+    ([name, { counts, gap }]) => `${name} ${counts.join(' + ')} ${of} ${say(gap, w)}`,
   )
   const differ = match.spread < 2 ? 'all alike' : `they differ by ${sayWithUnit(match.spread, w)}`
   return `${parts.join(', ')}: ${differ}`

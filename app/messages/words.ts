@@ -8,7 +8,7 @@ import {
   type Tape,
   type Units,
 } from '~/length'
-import type { CornerEnd, HeightRule, Material, Pattern, RailUse, Survey, ThingKind } from '~/model'
+import type { CornerEnd, HeightRule, Material, RailUse, Survey, ThingKind } from '~/model'
 
 /** The job's way of writing lengths, and its materials, for sentences. */
 export interface Wording {
@@ -63,23 +63,6 @@ export function stripName(stripId: string): string {
   const name = STRIP_NAMES[kind] ?? kind
   const alone = number === '1' && ['chairRail', 'pictureRail', 'shelf'].includes(kind)
   return number === undefined || alone ? name : `${name} ${number}`
-}
-
-/** What the pattern's uprights (or boxes) are called, one and many. */
-export function uprightWords(pattern: Pattern): { one: string; many: string } {
-  const one = { battens: 'batten', slats: 'slat', grid: 'stile', boxes: 'box', rails: 'rail' }[pattern]
-  return { one, many: one === 'box' ? 'boxes' : `${one}s` }
-}
-
-/** The pattern as one says it. */
-export function patternName(pattern: Pattern): string {
-  return {
-    battens: 'battens',
-    grid: 'a grid',
-    boxes: 'boxes of molding',
-    slats: 'slats',
-    rails: 'rails alone',
-  }[pattern]
 }
 
 /** Chair rail, shelf, as one says it. */

@@ -1,6 +1,6 @@
-import { addLengths, type Length, nanometers, tickOf } from '~/length'
-import { type Design, type Edit, type Spacing, type Survey, WIDTHS_KEPT, type Workpiece } from '~/model'
-import { materialOf } from '../layout/layout'
+import { type Design, type Edit, type Survey, WIDTHS_KEPT, type Workpiece } from '~/model'
+import { rulesOf } from '../patterns/rules'
+import { onTick } from './onTick'
 
 function withDesign(workpiece: Workpiece, patch: Partial<Design>): Workpiece {
   const { wall } = workpiece
@@ -16,56 +16,6 @@ function withSurvey(workpiece: Workpiece, patch: Partial<Survey>): Workpiece {
   return { ...workpiece, wall: { ...wall, survey: { ...survey, ...kept } } }
 }
 
-/** The nearest tick of the job's tape, at least one tick. */
-function snapped(workpiece: Workpiece, length: number): Length {
-  const tick = tickOf(workpiece.settings.tape)
-  return nanometers(Math.max(1, Math.round(length / tick)) * tick)
-}
-
-/** A box of the width it was dragged to: the new wish, its limits widened where they would bar it. */
-function withBoxWidth(workpiece: Workpiece, wanted: Length): Partial<Design> {
-  const { boxes } = workpiece.wall.design
-  const wish = snapped(workpiece, wanted)
-  const [least, most] = [Math.min(boxes.least, wish), Math.max(boxes.most, wish)].map(nanometers)
-  return { boxes: { ...boxes, wish, least: least ?? wish, most: most ?? wish, count: null } }
-}
-
-function withGap(workpiece: Workpiece, wanted: Length): Spacing {
-  const { design } = workpiece.wall
-  const { spacing } = design
-  const gap = snapped(workpiece, wanted)
-  const width = materialOf(workpiece.settings, design.battenMaterial).width
-  const asMeasured = (measure: 'gap' | 'pitch') => (measure === 'gap' ? gap : addLengths(gap, width))
-  switch (spacing.school) {
-    case 'fromCenter':
-    case 'fromEnd':
-      return { ...spacing, wish: asMeasured(spacing.measure) }
-    case 'nearWish':
-      return {
-        ...spacing,
-        wish: asMeasured(spacing.measure),
-        least: nanometers(Math.min(spacing.least, gap)),
-        most: nanometers(Math.max(spacing.most, gap)),
-        strips: null,
-      }
-    case 'equalByCount':
-    case 'centerMarks':
-    case 'toStuds':
-    case 'placed': {
-      const slack = nanometers(Math.round(gap / 2))
-      return {
-        school: 'nearWish',
-        wish: gap,
-        measure: 'gap',
-        least: slack,
-        most: addLengths(gap, slack),
-        ends: spacing.school === 'equalByCount' ? spacing.ends : 'gap',
-        strips: null,
-      }
-    }
-  }
-}
-
 /**
  * Carries out one edit and returns the new documents; the old ones stay as they were. Heights and gaps set
  * on the drawing land on the tape's nearest tick. Typed values arrive in patches and are taken as typed.
@@ -78,14 +28,9 @@ export function applyEdit(workpiece: Workpiece, edit: Edit): Workpiece {
     case 'patchDesign':
       return withDesign(workpiece, edit.patch)
     case 'setHeight':
-      return withDesign(workpiece, { height: { rule: 'typed', value: snapped(workpiece, edit.height) } })
+      return withDesign(workpiece, { height: { rule: 'typed', value: onTick(workpiece, edit.height) } })
     case 'setGap':
-      return withDesign(
-        workpiece,
-        workpiece.wall.design.pattern === 'boxes'
-          ? withBoxWidth(workpiece, edit.gap)
-          : { spacing: withGap(workpiece, edit.gap) },
-      )
+      return withDesign(workpiece, rulesOf(workpiece.wall.design).withGap(workpiece, edit.gap))
     case 'patchSettings':
       return { ...workpiece, settings: { ...settings, ...edit.patch } }
     case 'addMaterial': {

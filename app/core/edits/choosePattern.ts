@@ -1,5 +1,6 @@
 import { inches } from '~/length'
 import { type Design, type Edit, type Pattern, STOCK_LIST, usualOffers, type Workpiece } from '~/model'
+import { rulesOf } from '../patterns/rules'
 
 /** Adds a built-in material the job lacks, in its usual lengths. */
 export function haveMaterial({ settings }: Workpiece, id: string): Edit[] {
@@ -9,83 +10,6 @@ export function haveMaterial({ settings }: Workpiece, id: string): Edit[] {
     { type: 'addMaterial', material },
     ...usualOffers(id, settings.units).map((offer): Edit => ({ type: 'setOffer', offer })),
   ]
-}
-
-/** What a wall of rails alone starts with. */
-const FIRST_RAIL: Design['rails'][number] = {
-  id: 'chairRail-1',
-  use: 'chairRail',
-  material: 'chair-rail',
-  lay: 'edge',
-  top: { rule: 'third' },
-}
-
-/** A rail that only came with the pattern, untouched since, goes with it. */
-function railsAfter({ pattern, rails }: Design): Partial<Design> {
-  const [only, ...others] = rails
-  const untouched = others.length === 0 && JSON.stringify(only) === JSON.stringify(FIRST_RAIL)
-  return pattern === 'rails' && untouched ? { rails: [] } : {}
-}
-
-/** What a pattern usually starts from on this wall: common practice, no source. */
-function usualDesign(pattern: Pattern, { wall }: Workpiece): Partial<Design> {
-  const { survey, design } = wall
-  const onBase = survey.baseboard?.fate === 'keep'
-  const foot: Design['foot'] = onBase ? { kind: 'baseboard' } : { kind: 'floor' }
-  const railFoot: Design['foot'] = onBase ? { kind: 'baseboard' } : { kind: 'rail', material: 'pine-1x4' }
-  const near = (wish: number, least: number, most: number, ends: 'gap' | 'strip') =>
-    ({
-      school: 'nearWish',
-      wish: inches(wish),
-      measure: 'gap',
-      least: inches(least),
-      most: inches(most),
-      ends,
-      strips: null,
-    }) as const
-  switch (pattern) {
-    case 'battens':
-      return {
-        battenMaterial: 'pine-1x3',
-        spacing: near(16, 10, 24, 'gap'),
-        foot: railFoot,
-        topRail: { material: 'pine-1x4' },
-        height: { rule: 'twoThirds' },
-      }
-    case 'grid':
-      return {
-        battenMaterial: 'pine-1x4',
-        spacing: near(24, 14, 40, 'strip'),
-        foot,
-        topRail: null,
-        cap: null,
-        height: { rule: 'full' },
-        rows: [1, 1, 1],
-      }
-    case 'boxes':
-      return {
-        foot: railFoot,
-        topRail: { material: 'chair-rail' },
-        cap: null,
-        height: { rule: 'third' },
-      }
-    case 'slats':
-      return {
-        battenMaterial: 'pine-1x2',
-        spacing: near(1.5, 0.5, 4, 'gap'),
-        foot,
-        topRail: null,
-        cap: null,
-        height: { rule: 'full' },
-      }
-    case 'rails':
-      return {
-        foot,
-        topRail: null,
-        cap: null,
-        rails: design.rails.length > 0 ? design.rails : [FIRST_RAIL],
-      }
-  }
 }
 
 /** Materials of a patch that may be missing in an older job. */
@@ -103,14 +27,16 @@ function materialsIn(patch: Partial<Design>): string[] {
  * stays in the design, so that turning back loses nothing of it.
  */
 export function choosePattern(workpiece: Workpiece, pattern: Pattern): Edit[] {
-  const patch = usualDesign(pattern, workpiece)
-  const moulding = pattern === 'boxes' ? [workpiece.wall.design.boxes.moulding] : []
+  const { design } = workpiece.wall
+  const rules = rulesOf({ pattern })
+  const patch = rules.usual(workpiece.wall)
+  const own = rules.materials(design).map(({ material }) => material)
   return [
-    ...[...materialsIn(patch), ...moulding].flatMap((id) => haveMaterial(workpiece, id)),
+    ...[...materialsIn(patch), ...own].flatMap((id) => haveMaterial(workpiece, id)),
     {
       type: 'patchDesign',
       patch: {
-        ...railsAfter(workpiece.wall.design),
+        ...rulesOf(design).leaves(design),
         ...patch,
         pattern,
         shift: inches(0),

@@ -1,6 +1,7 @@
 import type { z } from 'zod'
 import { fail, ok, type Result } from '~/length'
 import { type JobFile, jobFileSchemaFor, unitsOf } from '~/model'
+import { rulesOf } from '../patterns/rules'
 
 /** One thing wrong with a file, with its path: rooms[0].walls[1].survey.width. */
 export type FileProblem =
@@ -77,7 +78,7 @@ export function materialsOf(design: JobFile['rooms'][number]['walls'][number]['d
     ...(design.topRail ? [{ at: 'topRail.material', material: design.topRail.material }] : []),
     ...(design.cap ? [{ at: 'cap.material', material: design.cap.material }] : []),
     ...design.rails.map(({ material }, i) => ({ at: `rails[${i}].material`, material })),
-    ...(design.pattern === 'boxes' ? [{ at: 'boxes.moulding', material: design.boxes.moulding }] : []),
+    ...rulesOf(design).materials(design),
   ]
 }
 

@@ -5,6 +5,7 @@ import { applyEdits } from '../edits/applyEdit'
 import { gapOf, laidOut } from '../edits/laidOut'
 import { layOut } from '../layout/layOutWall'
 import type { Layout } from '../layout/layout'
+import { endsOf, rulesOf } from '../patterns/rules'
 import type { StripPlan } from '../layout/frames'
 import { uprightStrip } from '../layout/strips'
 import { isUpright, type Meeting, meetings, placePiece, type StripSpec } from '../pieces'
@@ -115,10 +116,8 @@ function clearingShifts(workpiece: Workpiece, layout: Layout): WayOut[] {
 /** The counts nearest to today's whose equal gaps clear everything; what they say is read off the layouts they make. */
 function clearingCounts(workpiece: Workpiece, layout: Layout, howMany: number): WayOut[] {
   const { placement } = layout
-  if (!placement || layout.pattern === 'boxes' || layout.sections[0]?.id !== 'all') return []
-  const { spacing, pattern, border } = workpiece.wall.design
-  const ends =
-    pattern === 'grid' ? (border === 'none' ? 'gap' : 'strip') : 'ends' in spacing ? spacing.ends : 'gap'
+  if (!placement || rulesOf(layout).places === 'margins' || layout.sections[0]?.id !== 'all') return []
+  const ends = endsOf(workpiece.wall.design)
   const now = placement.nearEdges.length
   const found: WayOut[] = []
   for (const strips of [-1, 1, -2, 2, -3, 3].map((more) => now + more)) {

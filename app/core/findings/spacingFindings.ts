@@ -1,7 +1,8 @@
 import { inches, type Length, nearestNanometer, ZERO } from '~/length'
-import type { Design, Ends, Spacing, Workpiece } from '~/model'
+import type { Ends, Spacing, Workpiece } from '~/model'
 import { gapOf, laidOut } from '../edits/laidOut'
 import type { Layout } from '../layout/layout'
+import { endsOf, rulesOf } from '../patterns/rules'
 import {
   choicesAround,
   type CountChoice,
@@ -24,12 +25,6 @@ function spacingWay(workpiece: Workpiece, spacing: Spacing): WayOut[] {
   const gap = gapOf(layout)
   if (layout.spacingIssue || gap === null || layout.uprights.length === 0) return []
   return [{ says: { code: 'useStrips', strips: layout.uprights.length, gap }, edits }]
-}
-
-/** What stands at the ends where a school without ends of its own is given up for equal gaps. */
-function endsOf({ spacing, pattern, border }: Design): Ends {
-  if (pattern === 'grid') return border === 'none' ? 'gap' : 'strip'
-  return 'ends' in spacing ? spacing.ends : 'gap'
 }
 
 /** The counts of equal gaps nearest to a wished clear gap, as ways out. */
@@ -231,7 +226,7 @@ export function spacingFindings(workpiece: Workpiece, layout: Layout): Finding[]
   const narrow = layout.sections.flatMap(({ issue }): Finding[] =>
     issue ? [{ stage: 'layout', severity: 'note', says: issue, stripIds: [], waysOut: [] }] : [],
   )
-  if (layout.pattern === 'boxes') return narrow
+  if (rulesOf(layout).places === 'margins') return narrow
   const { placement } = layout
   return [
     ...narrow,

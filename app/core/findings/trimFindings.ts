@@ -1,6 +1,7 @@
 import { type Length, nearestNanometer } from '~/length'
 import { LEVEL_RULES, QUARTER_ROUND, usualOffers, type Workpiece } from '~/model'
 import type { Layout } from '../layout/layout'
+import { rulesOf } from '../patterns/rules'
 import type { StripPlan } from '../layout/frames'
 import { meetings, placePiece, treatmentOf } from '../pieces'
 import { isOpening } from '../survey/obstacles'
@@ -72,13 +73,14 @@ export function slopeFindings(workpiece: Workpiece, layout: Layout): Finding[] {
 }
 
 /** What the design has settled about a baseboard thinner than the strips: a way that its pattern carries out. */
-function isSettled({ proud, pattern }: Workpiece['wall']['design']): boolean {
-  return proud !== 'leave' && (pattern === 'battens' || pattern === 'slats')
+function isSettled(design: Workpiece['wall']['design']): boolean {
+  return design.proud !== 'leave' && rulesOf(design).standsFree
 }
 
 /** The thickness that comes up against trim: the uprights', or where there are none the thickest horizontal's. */
-function meetingThickness({ pattern, battenMaterial, bands }: Layout): Length {
-  if (pattern !== 'boxes' && pattern !== 'rails') return battenMaterial.thickness
+function meetingThickness(layout: Layout): Length {
+  const { battenMaterial, bands } = layout
+  if (rulesOf(layout).places === 'uprights') return battenMaterial.thickness
   return nearestNanometer(Math.max(0, ...bands.map(({ material }) => material.thickness)))
 }
 
@@ -109,7 +111,7 @@ export function proudFindings(workpiece: Workpiece, layout: Layout, plans: reado
   const { wall, settings } = workpiece
   const { survey, design } = wall
   const thickness = meetingThickness(layout)
-  const standsOnBase = layout.pattern !== 'boxes' && layout.pattern !== 'rails'
+  const { places, standsFree, framesItself } = rulesOf(layout)
   const findings: Finding[] = []
   const thinner = (limit: number): WayOut[] =>
     settings.materials
@@ -126,7 +128,7 @@ export function proudFindings(workpiece: Workpiece, layout: Layout, plans: reado
   const base = survey.baseboard
   const railMaterial = design.topRail?.material ?? design.battenMaterial
   if (
-    standsOnBase &&
+    places === 'uprights' &&
     base?.fate === 'keep' &&
     design.foot.kind !== 'rail' &&
     thickness > base.thickness &&
@@ -139,7 +141,7 @@ export function proudFindings(workpiece: Workpiece, layout: Layout, plans: reado
       stripIds: layout.uprights.map(({ id }) => id).slice(0, 1),
       waysOut: [
         ...thinner(base.thickness),
-        ...(layout.pattern === 'grid' ? [] : onBase(workpiece, railMaterial)),
+        ...(standsFree ? onBase(workpiece, railMaterial) : []),
         {
           says: { code: 'swapBase', thickness },
           edits: [{ type: 'patchSurvey', patch: { baseboard: { ...base, thickness } } }],
@@ -151,8 +153,7 @@ export function proudFindings(workpiece: Workpiece, layout: Layout, plans: reado
             {
               type: 'patchDesign',
               patch: {
-                foot:
-                  layout.pattern === 'grid' ? { kind: 'floor' } : { kind: 'rail', material: railMaterial },
+                foot: framesItself ? { kind: 'floor' } : { kind: 'rail', material: railMaterial },
               },
             },
           ],

@@ -6,6 +6,7 @@ import { applyEdits } from '../edits/applyEdit'
 import { cutWall } from '../layout/cutWall'
 import { layOut } from '../layout/layOutWall'
 import type { Layout } from '../layout/layout'
+import { rulesOf } from '../patterns/rules'
 import type { Finding, WayOut } from './finding'
 
 /** A width that differs by more than this part is another wall or a slip, not one measured again. */
@@ -54,8 +55,8 @@ export function widthFindings(workpiece: Workpiece, layout: Layout): Finding[] {
   const { wall, settings } = workpiece
   const { survey, design } = wall
   const { placement } = layout
-  if (!placement || placement.leftEnd !== 0 || placement.rightEnd !== 0 || design.pattern === 'boxes')
-    return []
+  if (!placement || placement.leftEnd !== 0 || placement.rightEnd !== 0) return []
+  if (rulesOf(design).places === 'margins') return []
   const now = nearestNanometer(layout.right - layout.left)
   const even = evenly(design, layout)
   const asBefore = { ...design, spacing: even, fillers: null, shift: ZERO }

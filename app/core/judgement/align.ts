@@ -3,6 +3,7 @@ import type { Edit, Settings, ThingKind, WallDocument, Workpiece } from '~/model
 import { boundsOf } from '../geometry'
 import { layOut } from '../layout/layOutWall'
 import type { Layout } from '../layout/layout'
+import { rulesOf } from '../patterns/rules'
 
 /** A line on the wall that a strip can be brought to. */
 export interface AlignTarget {
@@ -43,7 +44,7 @@ export function alignTargets(layout: Layout): AlignTarget[] {
  */
 export function alignments(layout: Layout): Alignment[] {
   const { placement, uprights, sections } = layout
-  if (!placement || layout.pattern === 'boxes' || sections[0]?.id !== 'all') return []
+  if (!placement || rulesOf(layout).places === 'margins' || sections[0]?.id !== 'all') return []
   const now = sections[0].shifted
   return alignTargets(layout).flatMap((target): Alignment[] => {
     const edge = target.side === 'left' ? 'right' : 'left'
@@ -80,12 +81,11 @@ export function rhythmOf(
   settings: Settings,
   { wall }: Workpiece,
 ): Rhythm | null {
-  const { pattern } = wall.design
-  if (pattern !== 'battens' && pattern !== 'slats') return null
+  if (!rulesOf(wall.design).standsFree) return null
   const layout = layOut(beside.survey, beside.design, settings)
   const [section] = layout.sections
   const gap = section?.placement?.gaps[0]
-  if (gap === undefined || gap <= 0 || layout.pattern === 'boxes') return null
+  if (gap === undefined || gap <= 0 || rulesOf(layout).places === 'margins') return null
   return {
     side,
     gap,

@@ -1,7 +1,7 @@
 import { type Length, nearestNanometer, tickOf } from '~/length'
 import type { Design, Edit, Ends, Spacing, SpacingOf, Workpiece } from '~/model'
 import { type Layout, type SectionPlace } from '../layout/layout'
-import { boxSpacing } from '../patterns/boxes'
+import { rulesOf } from '../patterns/rules'
 import { contextOf } from '../patterns/uprights'
 import { countChoices, placeStrips, type Placement } from '../spacing'
 import type { Barred } from './barred'
@@ -22,8 +22,7 @@ export interface SectionCandidate {
 
 /** What is wished and within what limits, whatever the school: a school without limits is given half and double. */
 export function wishOf(design: Design, layout: Layout): SpacingOf<'nearWish'> {
-  if (design.pattern === 'boxes') return boxSpacing(design.boxes, null)
-  const { spacing } = design
+  const spacing = rulesOf(design).spacing(design)
   if (spacing.school === 'nearWish') return { ...spacing, strips: null }
   const placement = layout.sections[0]?.placement
   const now = 'wish' in spacing && spacing.measure === 'gap' ? spacing.wish : placement?.gaps[0]
@@ -41,9 +40,8 @@ export function wishOf(design: Design, layout: Layout): SpacingOf<'nearWish'> {
 
 /** The end conditions a pattern leaves open: a grid's and the boxes' are given. */
 export function endsFor(design: Design): readonly Ends[] {
-  if (design.pattern === 'boxes') return ['strip']
-  if (design.pattern === 'grid') return [design.border === 'none' ? 'gap' : 'strip']
-  return design.judgement.ends
+  const given = rulesOf(design).givenEnds
+  return given ? [given(design)] : design.judgement.ends
 }
 
 function shiftsFor(placement: Placement, upTo: number, tick: number): number[] {
@@ -72,7 +70,7 @@ export function sectionCandidates(
   const span = nearestNanometer(section.right - section.left)
   const { stripWidth } = layout
   const wish = wishOf(design, layout)
-  const canShift = design.pattern === 'battens' || design.pattern === 'slats'
+  const canShift = rulesOf(design).standsFree
   const found: SectionCandidate[] = []
   const add = (spacing: Spacing, placement: Placement, gap: number, kind: string, upTo: number) => {
     for (const shift of shiftsFor(placement, canShift ? upTo : 0, tick))
@@ -145,17 +143,14 @@ function steppedAside(
 export function editsFor(design: Design, chosen: readonly SectionCandidate[]): Edit[] {
   const [first] = chosen
   if (!first) return []
-  const isBoxes = design.pattern === 'boxes'
+  const { countOf, places, withCount } = rulesOf(design)
   const strips = ({ spacing }: SectionCandidate) => ('strips' in spacing ? spacing.strips : null)
   const count = (each: SectionCandidate) => {
-    const n = strips(each) ?? each.placement.nearEdges.length
-    return isBoxes ? n - 1 : n
+    return countOf(strips(each) ?? each.placement.nearEdges.length)
   }
   if (chosen.length === 1 && first.section.id === 'all') {
-    if (isBoxes)
-      return [
-        { type: 'patchDesign', patch: { boxes: { ...design.boxes, count: count(first) }, sectionOwn: {} } },
-      ]
+    if (places === 'margins')
+      return [{ type: 'patchDesign', patch: { ...withCount(design, count(first)), sectionOwn: {} } }]
     return [
       {
         type: 'patchDesign',
@@ -170,9 +165,10 @@ export function editsFor(design: Design, chosen: readonly SectionCandidate[]): E
   return [
     {
       type: 'patchDesign',
-      patch: isBoxes
-        ? { sectionOwn }
-        : { sectionOwn, spacing: spacing.school === 'nearWish' ? { ...spacing, strips: null } : spacing },
+      patch:
+        places === 'margins'
+          ? { sectionOwn }
+          : { sectionOwn, spacing: spacing.school === 'nearWish' ? { ...spacing, strips: null } : spacing },
     },
   ]
 }

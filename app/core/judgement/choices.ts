@@ -1,8 +1,7 @@
 import { nearestNanometer, ZERO } from '~/length'
 import type { Edit, Workpiece } from '~/model'
-import { boxSpacing } from '../patterns/boxes'
-import { cellChoices, type CellChoice } from '../patterns/cellShape'
-import { asColumns } from '../patterns/grid'
+import { cellChoices, type CellChoice } from '../patterns/grid/cellShape'
+import { rulesOf } from '../patterns/rules'
 import type { Layout } from '../layout/layout'
 import { choicesAround, type CountChoice, countChoices } from '../spacing'
 import { wishOf } from './candidates'
@@ -16,26 +15,19 @@ export interface CountWay extends CountChoice {
 /** The counts whose equal gaps (box widths) close the one section of a wall, nearest to the wish; none for other schools. */
 export function countWays({ wall }: Workpiece, layout: Layout, howMany: number): CountWay[] {
   const { design } = wall
-  const { boxes, pattern } = design
+  const { places, spacing: spacingOf, countOf, withCount } = rulesOf(design)
   const [section, ...more] = layout.sections
-  const isBoxes = pattern === 'boxes'
-  if (!section || more.length > 0 || section.id !== 'all' || pattern === 'rails') return []
-  const wanted = isBoxes ? boxSpacing(boxes, boxes.count) : design.spacing
-  const spacing = pattern === 'grid' ? asColumns(wanted, design.border !== 'none') : wanted
+  if (!section || more.length > 0 || section.id !== 'all' || places === null) return []
+  const spacing = spacingOf(design)
   if (spacing.school !== 'nearWish') return []
   const span = nearestNanometer(section.right - section.left)
   return choicesAround(countChoices(spacing, span, layout.stripWidth), howMany)
     .filter(({ gap }) => gap > 0)
     .map((choice) => ({
       ...choice,
-      count: isBoxes ? choice.strips - 1 : choice.strips,
+      count: countOf(choice.strips),
       edits: [
-        {
-          type: 'patchDesign',
-          patch: isBoxes
-            ? { boxes: { ...boxes, count: choice.strips - 1 }, sectionOwn: {} }
-            : { spacing: { ...spacing, strips: choice.strips }, shift: ZERO, sectionOwn: {} },
-        },
+        { type: 'patchDesign', patch: { ...withCount(design, countOf(choice.strips)), sectionOwn: {} } },
       ],
     }))
 }
@@ -55,7 +47,7 @@ export function cellWays(
   const { design } = wall
   const border = design.border !== 'none'
   const [section] = layout.sections
-  if (design.pattern !== 'grid' || !section || layout.sections.length > 1) return []
+  if (!rulesOf(design).framesItself || !section || layout.sections.length > 1) return []
   return cellChoices(
     nearestNanometer(section.right - section.left),
     nearestNanometer(layout.uprightHead - layout.uprightFoot),

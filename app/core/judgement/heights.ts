@@ -5,6 +5,7 @@ import { applyEdits } from '../edits/applyEdit'
 import { cutWall } from '../layout/cutWall'
 import { layOut } from '../layout/layOutWall'
 import { capHeight, type Layout } from '../layout/layout'
+import { rulesOf } from '../patterns/rules'
 import { isUpright } from '../pieces'
 import { boardRequests, planBoardsQuickly } from '../stock'
 import { baseAt, partOfHeight } from '../survey/wallLines'
@@ -103,21 +104,16 @@ function candidates(workpiece: Workpiece): { reason: HeightReason; height: Lengt
     ]
   })
   const above = layout.height - layout.uprightHead
-  const hasUprights = design.pattern === 'battens' || design.pattern === 'slats'
-  const boards = hasUprights ? perBoard(workpiece, layout) : []
+  const boards = rulesOf(design).standsFree ? perBoard(workpiece, layout) : []
   return [...rules, full, ...things, ...boards].filter(
     ({ height }) => height > layout.uprightFoot + above && height <= lines.headLine,
   )
 }
 
-function edit({ pattern, rails }: Design, reason: HeightReason | null, height: Length): Edit {
+function edit(design: Design, reason: HeightReason | null, height: Length): Edit {
   const rule: Design['height'] =
     reason?.code === 'rule' ? { rule: reason.rule } : { rule: 'typed', value: height }
-  const [first, ...others] = rails
-  // of rails alone the first is the one whose height is asked for
-  return pattern === 'rails' && first
-    ? { type: 'patchDesign', patch: { rails: [{ ...first, top: rule }, ...others] } }
-    : { type: 'patchDesign', patch: { height: rule } }
+  return { type: 'patchDesign', patch: rulesOf(design).withHeight(design, rule) }
 }
 
 /** Usual heights, heights that line up with something, and heights that waste no stock, each with what it takes. */

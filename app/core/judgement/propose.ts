@@ -2,7 +2,8 @@ import type { Edit, Ends, Workpiece } from '~/model'
 import { boundsOf } from '../geometry'
 import { laidOut } from '../edits/laidOut'
 import { layOut } from '../layout/layOutWall'
-import { type Layout, materialOf, type SectionPlace } from '../layout/layout'
+import type { Layout, SectionPlace } from '../layout/layout'
+import { rulesOf } from '../patterns/rules'
 import { baseAt } from '../survey/wallLines'
 import { type Barred, barredFor, leastClearance, thingsHit } from './barred'
 import { editsFor, endsFor, type SectionCandidate, sectionCandidates, wishOf } from './candidates'
@@ -54,7 +55,7 @@ export const SHOWN = 5
 
 /** Absolute heights a section's strips reach over. */
 function rangeOf(section: SectionPlace, layout: Layout): { bottom: number; top: number } {
-  if (layout.pattern === 'boxes') {
+  if (rulesOf(layout).places === 'margins') {
     const bounds = layout.frames
       .filter(({ row }) => row === section.row)
       .map(({ outline }) => boundsOf(outline))
@@ -83,7 +84,7 @@ function levelPlates(
   moulding: number,
   clearance: number,
 ) {
-  if (layout.pattern !== 'boxes') return []
+  if (rulesOf(layout).places !== 'margins') return []
   return layout.obstacles
     .filter(({ plate }) => plate)
     .map(({ id, outline }) => ({ thingId: id, ...boundsOf(outline) }))
@@ -109,10 +110,8 @@ export function propose(workpiece: Workpiece): ProposalSearch {
   const { weights, about, clearance } = design.judgement
   const thing = survey.things.find(({ id }) => id === about)
   const axis = thing ? thing.left + thing.width / 2 : null
-  const stripWidth =
-    layout.pattern === 'boxes'
-      ? materialOf(workpiece.settings, design.boxes.moulding).width
-      : layout.stripWidth
+  const rules = rulesOf(design)
+  const stripWidth = rules.faceWidth(design, workpiece.settings)
   let tried = 0
   let clear = 0
   const plates = new Set<string>()
@@ -184,18 +183,18 @@ export function propose(workpiece: Workpiece): ProposalSearch {
     // a section with no choice within the limits keeps what it has: that counts, and so does what it meets
     const chosen = new Set(set.map(({ candidate }) => candidate.section.id))
     const others = made.sections.filter(({ id, placement }) => placement !== null && !chosen.has(id))
-    const isBoxes = made.pattern === 'boxes'
     proposals.push({
       ...proposal,
       strips: made.sections.reduce(
-        (sum, { placement }) => sum + (placement ? placement.nearEdges.length - (isBoxes ? 1 : 0) : 0),
+        (sum, { placement }) => sum + (placement ? rules.countOf(placement.nearEdges.length) : 0),
         0,
       ),
       hits: [
         ...proposal.hits,
         ...others.flatMap((section) => {
           const lefts = (section.placement?.nearEdges ?? []).map((edge) => section.left + edge)
-          return isBoxes ? [] : thingsHit(lefts, barredFor(made, design, stripWidth, rangeOf(section, made)))
+          if (rules.places === 'margins') return []
+          return thingsHit(lefts, barredFor(made, design, stripWidth, rangeOf(section, made)))
         }),
       ],
     })
@@ -249,9 +248,11 @@ function describe(
       : best,
   )
   const { candidate, input } = widest
-  const isBoxes = input.layout.pattern === 'boxes'
+  const { countOf, places } = rulesOf(design)
+  const facesOf = (each: SectionCandidate, its: ScoreInput) =>
+    places === 'margins' ? boxSides(each, its) : each.lefts
   const clears = set.map(({ candidate: each, input: its }) =>
-    leastClearance(isBoxes ? boxSides(each, its) : each.lefts, onlyPlates(its.barred), clearance),
+    leastClearance(facesOf(each, its), onlyPlates(its.barred), clearance),
   )
   const known = clears.filter((space) => space !== null)
   const middle = (candidate.section.left + candidate.section.right) / 2
@@ -262,13 +263,13 @@ function describe(
     id: chosen.map(({ section, kind: k, shift }) => `${section.id} ${k} ${shift}`).join('|'),
     edits: editsFor(design, chosen),
     score,
-    strips: chosen.reduce((sum, { lefts }) => sum + lefts.length - (isBoxes ? 1 : 0), 0),
+    strips: chosen.reduce((sum, { lefts }) => sum + countOf(lefts.length), 0),
     gap: candidate.gap,
     offWish: candidate.gap - input.wish,
     ends: kind === 'center' || kind === 'uneven' ? kind : (kind as Ends),
     shift: candidate.shift,
     hits: set.flatMap(({ candidate: each, input: its }) => [
-      ...thingsHit(isBoxes ? boxSides(each, its) : each.lefts, its.barred),
+      ...thingsHit(facesOf(each, its), its.barred),
       ...levelHits(each, its),
     ]),
     clears: known.length > 0 ? Math.min(...known) : null,

@@ -1,5 +1,6 @@
 import { type Criterion, type Design, type Settings } from '~/model'
 import type { Layout } from '../layout/layout'
+import { rulesOf } from '../patterns/rules'
 import { type Barred, hitsOf } from './barred'
 import type { SectionCandidate } from './candidates'
 
@@ -95,7 +96,7 @@ export interface ScoreInput {
 export function measure(candidate: SectionCandidate, input: ScoreInput): Measured {
   const { section, lefts, gap, placement } = candidate
   const { layout, barred, studs, wish } = input
-  const isBoxes = layout.pattern === 'boxes'
+  const isBoxes = rulesOf(layout).places === 'margins'
   const { stripWidth } = layout
   const count = lefts.length
   const middle = (section.left + section.right) / 2
@@ -129,7 +130,7 @@ function boardsOnce(count: number, { layout, settings, boardsByCount }: ScoreInp
 
 /** Plates that the level sides of boxes run over, once a box. */
 export function levelHits({ lefts, placement }: SectionCandidate, { layout, level }: ScoreInput): string[] {
-  if (layout.pattern !== 'boxes') return []
+  if (rulesOf(layout).places !== 'margins') return []
   return placement.gaps.flatMap((gap, i) => {
     const from = (lefts[i] ?? 0) + layout.stripWidth
     return level.filter(({ left, right }) => left < from + gap && right > from).map(({ thingId }) => thingId)
@@ -141,7 +142,7 @@ export function boxSides(
   { lefts, placement }: SectionCandidate,
   { layout, design, settings }: ScoreInput,
 ): number[] {
-  const width = settings.materials.find(({ id }) => id === design.boxes.moulding)?.width ?? 0
+  const width = rulesOf(design).faceWidth(design, settings)
   return placement.gaps.flatMap((gap, i) => {
     const left = (lefts[i] ?? 0) + layout.stripWidth
     return [left, left + gap - width]

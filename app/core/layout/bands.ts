@@ -1,5 +1,6 @@
 import { addLengths, type Length, nearestNanometer, subtractLengths } from '~/length'
 import { type Design, type HEIGHT_RULES, QUARTER_ROUND, type Settings, type Survey } from '~/model'
+import { rulesOf } from '../patterns/rules'
 import { partOfHeight, type WallLines } from '../survey/wallLines'
 import { type Band, capHeight, faceHeight, materialOf } from './layout'
 
@@ -24,7 +25,7 @@ export interface Framing {
 }
 
 function footBands(design: Design, settings: Settings, lines: WallLines): Band[] {
-  if (design.pattern === 'grid') return []
+  if (rulesOf(design).framesItself) return []
   if (design.foot.kind === 'rail') {
     const material = materialOf(settings, design.foot.material)
     const top = addLengths(lines.baseTop, material.width)
@@ -54,7 +55,7 @@ export function frameWall(survey: Survey, design: Design, settings: Settings, li
   const foot = footBands(design, settings, lines)
   const bands = [...foot]
   let uprightHead = height
-  if (design.topRail && design.pattern !== 'grid') {
+  if (design.topRail && !rulesOf(design).framesItself) {
     const material = materialOf(settings, design.topRail.material)
     uprightHead = subtractLengths(height, material.width)
     bands.push({ id: 'topRail', role: 'topRail', material, bottom: uprightHead, top: height, held: 'top' })

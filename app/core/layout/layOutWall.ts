@@ -1,21 +1,13 @@
 import { addLengths, type Length, nearestNanometer, subtractLengths } from '~/length'
 import type { Design, Settings, Survey } from '~/model'
-import { type BoxLayout, layBoxes } from '../patterns/boxes'
-import { layGrid } from '../patterns/grid'
-import { type PatternInput, placeUprights } from '../patterns/uprights'
+import type { LayInput } from '../patterns/patternRules'
+import { rulesOf } from '../patterns/rules'
 import type { SpacingIssue } from '../spacing'
 import { obstaclesOf } from '../survey/obstacles'
 import { baseAt, wallLines } from '../survey/wallLines'
 import { wallShape } from '../survey/wallShape'
 import { frameWall } from './bands'
-import { type Band, type Layout, longestBoard, materialOf, type SectionPlace, type Upright } from './layout'
-
-interface Laid {
-  readonly sections: readonly SectionPlace[]
-  readonly uprights: readonly Upright[]
-  readonly bands?: readonly Band[]
-  readonly frames?: BoxLayout['frames']
-}
+import { type Layout, longestBoard, materialOf, type SectionPlace, type Upright } from './layout'
 
 /** The first issue; a stretch too narrow for a box is none while others have theirs. */
 function issueOf(sections: readonly SectionPlace[]): SpacingIssue | null {
@@ -25,15 +17,17 @@ function issueOf(sections: readonly SectionPlace[]): SpacingIssue | null {
 }
 
 /** Whether uprights run through: asked for, or on a wall longer than the boards, where rails would be joined. */
-function uprightsThrough(design: Design, settings: Settings, span: number, railMaterial: string): boolean {
+function uprightsThrough(design: Design, settings: Settings, span: number): boolean {
   if (design.through !== 'byStock') return design.through === 'uprights'
-  const longest = longestBoard(settings, railMaterial)
-  return design.pattern === 'grid' && longest !== null && span > longest
+  const railMaterial = rulesOf(design).railsByStock(design)
+  const longest = railMaterial === null ? null : longestBoard(settings, railMaterial)
+  return longest !== null && span > longest
 }
 
 /** The two fillers of a layout of uprights; none where they would leave no wall between them. */
-function fillersOf({ fillers, pattern }: Design, left: Length, right: Length): Upright[] {
-  if (!fillers || pattern === 'boxes' || pattern === 'rails') return []
+function fillersOf(design: Design, left: Length, right: Length): Upright[] {
+  const { fillers } = design
+  if (!fillers || rulesOf(design).places !== 'uprights') return []
   if ((fillers.left + fillers.right) * 2 > right - left) return []
   return [
     { id: 'filler-left', number: 1, left, right: addLengths(left, fillers.left) },
@@ -51,11 +45,15 @@ export function layOut(survey: Survey, design: Design, settings: Settings): Layo
   const left = nearestNanometer(Math.max(lines.left, design.extent?.left ?? -Infinity))
   const right = nearestNanometer(Math.max(left, Math.min(lines.right, design.extent?.right ?? Infinity)))
   const fillers = fillersOf(design, left, right)
-  const isBoxes = design.pattern === 'boxes'
-  const stripWidth = isBoxes ? design.boxes.margin : battenMaterial.width
+  const rules = rulesOf(design)
+  const stripWidth = rules.stripWidth(design, settings)
   const ends = [left, right].map((x) => baseAt(lines, x))
-  const input: PatternInput = {
+  const input: LayInput = {
     survey,
+    settings,
+    shape,
+    lines,
+    bands: framing.bands,
     design,
     obstacles,
     left: fillers[0]?.right ?? left,
@@ -68,20 +66,7 @@ export function layOut(survey: Survey, design: Design, settings: Settings): Layo
       top: Math.max(...ends) + framing.uprightHead,
     },
   }
-  const laid = ((): Laid => {
-    switch (design.pattern) {
-      case 'battens':
-        return placeUprights(input, 'batten')
-      case 'slats':
-        return placeUprights(input, 'slat')
-      case 'grid':
-        return layGrid(input, battenMaterial)
-      case 'boxes':
-        return layBoxes({ ...input, shape, lines, bands: framing.bands, settings })
-      case 'rails':
-        return { sections: [], uprights: [] }
-    }
-  })()
+  const laid = rules.lay(input)
   const [only] = laid.sections
   return {
     pattern: design.pattern,
@@ -93,18 +78,13 @@ export function layOut(survey: Survey, design: Design, settings: Settings): Layo
     left,
     right,
     ...framing,
-    bands: [...framing.bands, ...(laid.bands ?? [])],
+    bands: [...framing.bands, ...laid.bands],
     uprights: laid.uprights,
     fillers,
-    frames: laid.frames ?? [],
+    frames: laid.frames,
     sections: laid.sections,
     placement: laid.sections.length === 1 ? (only?.placement ?? null) : null,
     spacingIssue: issueOf(laid.sections),
-    uprightsThrough: uprightsThrough(
-      design,
-      settings,
-      right - left,
-      design.pattern === 'grid' ? design.battenMaterial : (design.topRail?.material ?? design.battenMaterial),
-    ),
+    uprightsThrough: uprightsThrough(design, settings, right - left),
   }
 }

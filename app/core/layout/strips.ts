@@ -2,6 +2,7 @@ import { nearestNanometer, subtractLengths } from '~/length'
 import type { Design, Settings, Survey } from '~/model'
 import { crossing, type Line, lineFrom, movedFrom, roundPoint } from '../geometry'
 import { type EndCut, type StripSpec } from '../pieces'
+import { rulesOf } from '../patterns/rules'
 import { profileAt } from '../survey/profile'
 import { baseAt, courseAt, onLine, type RuleLine } from '../survey/wallLines'
 import { cornerCut, cornerOf } from './corners'
@@ -56,15 +57,15 @@ export function uprightStrip(layout: Layout, upright: Upright): StripSpec {
       ? onLine(bandEdge(endsUnder, courseAt(lines, x), 'bottom'), x)
       : baseAt(lines, x) + layout.uprightHead
   // on floor or baseboard it follows the real floor; on a rail it follows the rail
-  const standsOnFloor = !standsOn && lines.followed.length === 0 && layout.pattern !== 'grid'
+  const rules = rulesOf(layout)
+  const standsOnFloor = !standsOn && lines.followed.length === 0 && !rules.framesItself
   const foot = (x: number) =>
     standsOn
       ? onLine(bandEdge(standsOn, courseAt(lines, x), 'top'), x)
       : (standsOnFloor ? profileAt(shape.floor, x) : baseAt(lines, x)) + layout.uprightFoot
   const courseBends = lines.courses.slice(1).map(({ left }) => left)
   const floorBends = standsOnFloor ? shape.floor.points.map(({ place }) => place) : courseBends
-  const ofPattern = layout.pattern === 'grid' ? 'stile' : layout.pattern === 'slats' ? 'slat' : 'batten'
-  const role = layout.fillers.includes(upright) ? 'filler' : ofPattern
+  const role = layout.fillers.includes(upright) ? 'filler' : rules.uprightRole
   return {
     stripId: upright.id,
     role,
@@ -194,11 +195,7 @@ function uprightPlan(
   const spec = uprightStrip(layout, upright)
   const standsOn = footBand(layout)
   const bevelled =
-    design.proud === 'backBevel' &&
-    spec.role !== 'stile' &&
-    layout.pattern !== 'grid' &&
-    !standsOn &&
-    layout.lines.baseTop > 0
+    design.proud === 'backBevel' && rulesOf(layout).standsFree && !standsOn && layout.lines.baseTop > 0
   const under = layout.bands.some(({ id, bottom }) => id === 'topRail' && bottom === layout.uprightHead)
   return {
     spec,
@@ -252,17 +249,18 @@ function miteredBorder(
 
 /** Everything to cut, those that run through before those that land on them. */
 export function stripPlans(layout: Layout, survey: Survey, design: Design, settings: Settings): StripPlan[] {
-  const border = layout.pattern === 'grid' && design.border === 'miter' ? miteredBorder(layout) : null
+  const { border: borderOf, places } = rulesOf(layout)
+  const perimeter = borderOf(design)
+  const border = perimeter === 'miter' ? miteredBorder(layout) : null
   const { uprights, bands } = border?.inner ?? layout
   const borderIds = border ? ['border'] : []
-  const inner = layout.pattern === 'boxes' || layout.uprightHead <= layout.uprightFoot ? [] : uprights
+  const inner = places !== 'uprights' || layout.uprightHead <= layout.uprightFoot ? [] : uprights
   const { uprightFoot, uprightHead } = layout
   const crossed = bands.filter(
     ({ id, bottom, top, role }) =>
       role === 'border' || (id !== 'bottomRail' && top > uprightFoot && bottom < uprightHead),
   )
-  const sideStiles =
-    design.border === 'butt' && layout.pattern === 'grid' ? [uprights[0], uprights.at(-1)] : []
+  const sideStiles = perimeter === 'butt' ? [uprights[0], uprights.at(-1)] : []
   const sideIds = sideStiles.flatMap((stile) => (stile ? [stile.id] : []))
   const outer = crossed.filter(({ role }) => role === 'border').map(({ id }) => id)
   const through = layout.uprightsThrough

@@ -1,6 +1,7 @@
 import { readOnTape, type Tape, type TapeReading } from '~/length'
 import { boundsOf } from '../geometry'
 import type { Layout } from '../layout/layout'
+import { rulesOf } from '../patterns/rules'
 import { profileAt } from '../survey/profile'
 import { baseAt } from '../survey/wallLines'
 
@@ -90,7 +91,7 @@ export function heightMarks(layout: Layout, tape: Tape): HeightMark[] {
     found.push({ id: `row${row + 1}-top`, what: 'boxTop', y: top - lines.base.at0 })
   }
   const reachesHead = layout.bands.some((band) => band.top === layout.height)
-  if (layout.uprights.length > 0 && layout.pattern !== 'boxes' && !reachesHead)
+  if (layout.uprights.length > 0 && rulesOf(layout).places === 'uprights' && !reachesHead)
     found.push({ id: 'uprightHead', what: 'uprightHead', y: layout.uprightHead })
   if (lines.headLine < lines.ceiling && lines.followed.length === 0)
     found.push({ id: 'headLine', what: 'headLine', y: lines.headLine })
@@ -127,9 +128,9 @@ const SAME_GAP_WITHIN = 2
  */
 export function spacerBlock(layout: Layout, datum: Datum, tape: Tape, hook: Hook = 'foot'): Spacer | null {
   // between boxes the block is as long as the margin, which the layout's strips stand for
-  const isBoxes = layout.pattern === 'boxes'
   const gaps = layout.sections.flatMap(({ placement }) => placement?.gaps ?? [])
-  const spaces = isBoxes ? (layout.frames.length > 1 ? [layout.stripWidth] : []) : gaps
+  const margins = layout.frames.length > 1 ? [layout.stripWidth] : []
+  const spaces = rulesOf(layout).places === 'margins' ? margins : gaps
   if (spaces.length === 0) return null
   const least = Math.min(...spaces)
   const most = Math.max(...spaces)

@@ -1,30 +1,9 @@
 import { addLengths, type Length, nearestNanometer, type Result, subtractLengths, ZERO } from '~/length'
 import type { Design, Spacing, Survey } from '~/model'
-import type { Band, Section, SectionPlace, Upright } from '../layout/layout'
+import type { Section, SectionPlace } from '../layout/layout'
 import { oneSection, sectionsBeside } from '../layout/sections'
 import { type Placement, placeStrips, shiftPlacement, type SpacingIssue, type SpanContext } from '../spacing'
-import type { Obstacle } from '../survey/obstacles'
-
-/** What a pattern has to work with. */
-export interface PatternInput {
-  readonly survey: Survey
-  readonly design: Design
-  readonly obstacles: readonly Obstacle[]
-  readonly left: number
-  readonly right: number
-  readonly foot: number
-  readonly head: number
-  readonly stripWidth: Length
-  /** Absolute heights the layout reaches over. */
-  readonly range: { readonly bottom: number; readonly top: number }
-}
-
-/** What a pattern makes of it. */
-export interface UprightLayout {
-  readonly sections: readonly SectionPlace[]
-  readonly uprights: readonly Upright[]
-  readonly bands: readonly Band[]
-}
+import type { Laid, LayInput, PatternRules } from './patternRules'
 
 /** What the schools may need to know of a section, from its left end. */
 export function contextOf(survey: Survey, section: Section): SpanContext {
@@ -53,7 +32,7 @@ export type PlaceOnSpan = (
   context: SpanContext,
 ) => Result<Placement, SpacingIssue>
 
-function placeSection(section: Section, place: PlaceOnSpan, input: PatternInput): SectionPlace {
+function placeSection(section: Section, place: PlaceOnSpan, input: LayInput): SectionPlace {
   const { survey, design, stripWidth } = input
   const span = nearestNanometer(section.right - section.left)
   const placed = place(spacingIn(section, design), span, stripWidth, contextOf(survey, section))
@@ -71,7 +50,7 @@ function placeSection(section: Section, place: PlaceOnSpan, input: PatternInput)
 /** The least height of an upright over or under an opening. Common practice, no source. */
 const SHORTEST_UPRIGHT = 50_800_000 // 2 in
 
-function hasRoom(section: Section, { range }: PatternInput): boolean {
+function hasRoom(section: Section, { range }: LayInput): boolean {
   if (section.id === 'all') return true
   return section.free.some(
     ({ bottom, top }) => Math.min(top, range.top) - Math.max(bottom, range.bottom) > SHORTEST_UPRIGHT,
@@ -80,10 +59,10 @@ function hasRoom(section: Section, { range }: PatternInput): boolean {
 
 /** Uprights section by section, numbered from the left. */
 export function placeUprights(
-  input: PatternInput,
-  prefix: 'batten' | 'slat' | 'stile',
+  input: LayInput,
+  role: PatternRules['uprightRole'],
   place: PlaceOnSpan = placeStrips,
-): Pick<UprightLayout, 'sections' | 'uprights'> {
+): Pick<Laid, 'sections' | 'uprights'> {
   const { design, left, right, obstacles, range, stripWidth } = input
   const all =
     design.sections === 'beside' ? sectionsBeside(left, right, range, obstacles) : oneSection(left, right)
@@ -95,7 +74,7 @@ export function placeUprights(
       (placement?.nearEdges ?? []).map((edge) => addLengths(nearestNanometer(from), edge)),
     )
     .map((edge, i) => ({
-      id: `${prefix}-${i + 1}`,
+      id: `${role}-${i + 1}`,
       number: i + 1,
       left: edge,
       right: addLengths(edge, stripWidth),

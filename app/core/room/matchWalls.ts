@@ -1,8 +1,9 @@
 import { type Length, nearestNanometer } from '~/length'
-import type { Design, Edit, Ends, SpacingOf, Workpiece } from '~/model'
+import type { Design, Edit, SpacingOf, Workpiece } from '~/model'
 import { withCount } from '../edits/sectionCount'
-import { wishOf, endsFor } from '../judgement/candidates'
+import { wishOf } from '../judgement/candidates'
 import { layOut } from '../layout/layOutWall'
+import { endsOf, rulesOf } from '../patterns/rules'
 import { clearWish, countChoices } from '../spacing'
 
 /** A section of a wall that takes part in a match: what it is now and what counts it can have. */
@@ -72,12 +73,6 @@ export function roomWish({ wall, settings }: Workpiece): SpacingOf<'nearWish'> {
   return { ...wish, wish: clearWish(wish, layout.stripWidth), measure: 'gap' }
 }
 
-/** What stands at the ends of a wall's sections once a count is set there. */
-function countedEnds(design: Design): Ends {
-  if (design.pattern === 'boxes' || design.pattern === 'grid') return endsFor(design)[0] ?? 'strip'
-  return 'ends' in design.spacing ? design.spacing.ends : 'gap'
-}
-
 /**
  * The members of a room: the sections of all walls of one pattern, those over and under openings left out, whose width
  * the opening gives, and so are walls that are set apart. Gaps lie within `least` and `most`.
@@ -91,7 +86,7 @@ export function matchMembers(
     const { design } = wall
     if (design.apart) return []
     const layout = layOut(wall.survey, design, settings)
-    const ends = countedEnds(design)
+    const ends = endsOf(design)
     return layout.sections
       .filter(({ row, opening, placement }) => row === 0 && opening === null && placement !== null)
       .map((section): MatchMember => {
@@ -126,7 +121,7 @@ export function matchEdits(walls: readonly WallOfRoom[], match: Match): Map<stri
     const { design } = workpiece.wall
     const here = match.members.filter(({ member }) => member.wallId === id && !member.locked)
     if (here.length === 0) continue
-    const countOf = (strips: number) => (design.pattern === 'boxes' ? strips - 1 : strips)
+    const { countOf } = rulesOf(design)
     const next = here.reduce<Design>(
       (so, { member, strips }) => ({ ...so, ...withCount(so, member.sectionId, countOf(strips)) }),
       design,

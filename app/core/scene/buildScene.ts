@@ -1,3 +1,4 @@
+import { rulesOf } from '../patterns/rules'
 import type { Survey, Thing } from '~/model'
 import type { Plan } from '../computePlan'
 import type { Polygon } from '../geometry'
@@ -97,7 +98,7 @@ function runningNodes({ layout }: Plan, survey: Survey): SceneNode[] {
 function fieldNodes({ layout }: Plan): SceneNode[] {
   const { lines, shape } = layout
   const top = Math.min(layout.top, lines.headLine)
-  if (layout.pattern === 'rails' || top <= lines.baseTop || layout.right <= layout.left) return []
+  if (rulesOf(layout).places === null || top <= lines.baseTop || layout.right <= layout.left) return []
   const covered = lines.courses
     .map((course) => ({
       line: course.line,

@@ -2,7 +2,7 @@ import { ToggleButton, ToggleButtonGroup } from 'react-aria-components'
 import { styled } from 'styled-components'
 import { countWays } from '~/core/judgement/choices'
 import { useWallEditor } from '~/editor/WallEditor'
-import { count, say, uprightWords } from '~/messages'
+import { count, say, patternWords } from '~/messages'
 import { Fractions } from '~/ui/Fractions'
 import { space, type } from '~/ui/theme'
 
@@ -45,16 +45,14 @@ const Box = styled.section`
 /** The counts whose equal gaps close the wall, nearest to the wish first to be shown; one press takes one. */
 export function CountChoices() {
   const { workpiece, plan, wording, edit } = useWallEditor()
-  const { pattern } = workpiece.wall.design
-  const isBoxes = pattern === 'boxes'
   const choices = countWays(workpiece, plan.layout, 4)
   if (choices.length === 0) return null
-  const { one, many } = uprightWords(pattern)
+  const { one, many, width, each } = patternWords(workpiece.wall.design)
   const now = plan.layout.placement?.nearEdges.length
   return (
     <Box aria-label="What closes the wall">
       <h3>
-        What closes the wall: {isBoxes ? 'width of a box' : 'gap'}, and how many {many}
+        What closes the wall: {width}, and how many {many}
       </h3>
       <Group
         selectionMode="single"
@@ -69,7 +67,7 @@ export function CountChoices() {
           <Pick
             key={strips}
             id={String(strips)}
-            aria-label={`${count(shown, one, many)}, ${isBoxes ? 'each' : 'gaps of'} ${say(gap, wording)}${withinLimits ? '' : ', outside the limits'}`}
+            aria-label={`${count(shown, one, many)}, ${each} ${say(gap, wording)}${withinLimits ? '' : ', outside the limits'}`}
           >
             <b>
               <Fractions text={say(gap, wording)} />

@@ -1,3 +1,4 @@
+import { rulesOf } from '~/core/patterns/rules'
 import { inches } from '~/length'
 import { EditLengthWord } from '~/editor/EditLength'
 import { useWallEditor } from '~/editor/WallEditor'
@@ -59,11 +60,10 @@ export function FrameSentence() {
   const patch = (next: Partial<Design>) => edit([{ type: 'patchDesign', patch: next }], 'done')
   const materials = workpiece.settings.materials.map(({ id }) => ({ id, text: materialName(id, wording) }))
   const foot = design.foot.kind === 'rail' ? `rail:${design.foot.material}` : design.foot.kind
-  if (design.pattern === 'rails') return null
-  const isGrid = design.pattern === 'grid'
+  const { framesItself } = rulesOf(design)
   return (
     <Sentence>
-      {isGrid ? 'It stands on' : 'They stand on'}{' '}
+      {framesItself ? 'It stands on' : 'They stand on'}{' '}
       <Choice
         word
         label="What they stand on"
@@ -71,7 +71,7 @@ export function FrameSentence() {
         options={[
           { id: 'baseboard', text: 'the baseboard' },
           { id: 'floor', text: 'the floor, or what stays there' },
-          ...(isGrid
+          ...(framesItself
             ? []
             : materials.map(({ id, text }) => ({ id: `rail:${id}`, text: `a bottom rail of ${text}` }))),
         ]}
@@ -81,7 +81,7 @@ export function FrameSentence() {
           else if (kind === 'baseboard' || kind === 'floor') patch({ foot: { kind } })
         }}
       />
-      {isGrid ? ' and reaches up to ' : <TopWords />}
+      {framesItself ? ' and reaches up to ' : <TopWords />}
       <EditLengthWord
         field="design.height"
         label="Height from the finished floor"

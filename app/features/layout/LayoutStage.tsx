@@ -1,3 +1,4 @@
+import { rulesOf } from '~/core/patterns/rules'
 import { Findings } from '~/editor/Findings'
 import { StripInHand } from '~/editor/StripInHand'
 import { useWallEditor } from '~/editor/WallEditor'
@@ -6,24 +7,22 @@ import { Drawn, Heading, Side, Split } from '~/editor/Workbench'
 import { formatLength } from '~/length'
 import { layoutTitle } from '~/messages'
 import { Fractions } from '~/ui/Fractions'
-import { BoxSentence } from './BoxSentence'
-import { CellChoices } from './CellChoices'
 import { CountChoices } from './CountChoices'
 import { FrameSentence } from './FrameSentence'
-import { GridSentence } from './GridSentence'
 import { AlignFold, HeightsFold } from './HeightsFold'
 import { OwnSize } from './OwnSize'
+import { PATTERN_PARTS } from './patternParts'
 import { PatternPicks } from './PatternPicks'
 import { Proposals } from './Proposals'
 import { RailsFold } from './RailsFold'
 import { SectionsFold } from './SectionsFold'
-import { SpacingSentence } from './SpacingSentence'
 
 /** Stage two: how many, how high, how far apart. */
 export function LayoutStage() {
   const { plan, workpiece, wording } = useWallEditor()
-  const { survey } = workpiece.wall
-  const { pattern } = workpiece.wall.design
+  const { survey, design } = workpiece.wall
+  const { places } = rulesOf(design)
+  const { Sentences } = PATTERN_PARTS[design.pattern]
   return (
     <Split>
       <Drawn>
@@ -38,17 +37,17 @@ export function LayoutStage() {
           </p>
         </Heading>
         <WallStage handles />
-        {pattern === 'rails' ? null : <Proposals />}
+        {places === null ? null : <Proposals />}
       </Drawn>
       <Side aria-label="Layout">
         <section>
           <h3>How it is laid out</h3>
           <PatternPicks />
-          {pattern === 'boxes' ? <BoxSentence /> : pattern === 'rails' ? null : <SpacingSentence />}
-          {pattern === 'grid' ? <GridSentence /> : null}
-          {pattern === 'grid' ? <CellChoices /> : null}
-          <FrameSentence />
-          {pattern === 'boxes' || pattern === 'rails' ? null : <OwnSize />}
+          {Sentences.map((Sentence, i) => (
+            <Sentence key={i} />
+          ))}
+          {places === null ? null : <FrameSentence />}
+          {places === 'uprights' ? <OwnSize /> : null}
         </section>
         <CountChoices />
         <Findings only={({ stage }) => stage !== 'measure'} />

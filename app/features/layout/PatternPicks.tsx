@@ -2,8 +2,10 @@ import { ToggleButton, ToggleButtonGroup } from 'react-aria-components'
 import { styled } from 'styled-components'
 import { choosePattern } from '~/core/edits/choosePattern'
 import { useWallEditor } from '~/editor/WallEditor'
-import { type Pattern, PATTERNS } from '~/model'
+import { patternWords } from '~/messages'
+import { PATTERNS } from '~/model'
 import { space, type } from '~/ui/theme'
+import { PATTERN_PARTS } from './patternParts'
 
 const Group = styled(ToggleButtonGroup)`
   display: grid;
@@ -32,31 +34,6 @@ const Pick = styled(ToggleButton)`
   }
 `
 
-const NAMES: Readonly<Record<Pattern, string>> = {
-  battens: 'Battens',
-  grid: 'Grid',
-  boxes: 'Boxes',
-  slats: 'Slats',
-  rails: 'Rails',
-}
-
-const upright = (x: number, width: number, top = 12, bottom = 30) =>
-  `M${x} ${top}h${width}V${bottom}h-${width}Z`
-const level = (y: number, height = 2.5) => `M2 ${y}h40v${height}h-40Z`
-const frame = (x: number, y: number, width: number, height: number) =>
-  `M${x} ${y}h${width}v${height}h-${width}Zm1.6 1.6v${height - 3.2}h${width - 3.2}v-${height - 3.2}Z`
-
-/** What each pattern makes of a small wall. */
-const PICTURES: Readonly<Record<Pattern, string>> = {
-  battens: [level(10), level(29), ...[2, 12, 21, 30, 40].map((x) => upright(x, 2))].join(''),
-  grid: [level(3), level(12), level(21), level(30), ...[2, 15, 28, 40].map((x) => upright(x, 2, 3, 32))].join(
-    '',
-  ),
-  boxes: [level(13), frame(4, 18, 10, 11), frame(17, 18, 10, 11), frame(30, 18, 10, 11)].join(''),
-  slats: Array.from({ length: 13 }, (_, i) => upright(2.5 + i * 3.1, 1.6, 3, 32)).join(''),
-  rails: [level(7, 1.8), level(18), level(30)].join(''),
-}
-
 /** What the trim makes of the wall, each as a small drawing; one press turns the wall to it. */
 export function PatternPicks() {
   const { workpiece, edit } = useWallEditor()
@@ -76,9 +53,9 @@ export function PatternPicks() {
         <Pick key={each} id={each}>
           <svg viewBox="0 0 44 34" width="44" height="34" aria-hidden="true">
             <rect x="1" y="1" width="42" height="32" fill="var(--wall)" stroke="var(--line)" />
-            <path d={PICTURES[each]} fill="var(--chalk)" fillRule="evenodd" />
+            <path d={PATTERN_PARTS[each].picture} fill="var(--chalk)" fillRule="evenodd" />
           </svg>
-          {NAMES[each]}
+          {patternWords({ pattern: each }).pick}
         </Pick>
       ))}
     </Group>

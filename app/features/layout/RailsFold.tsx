@@ -1,3 +1,4 @@
+import { rulesOf } from '~/core/patterns/rules'
 import { Trash2 } from 'lucide-react'
 import { newRail } from '~/core/edits/choosePattern'
 import { EditLengthWord } from '~/editor/EditLength'
@@ -80,7 +81,7 @@ export function RailsFold() {
     <Fold
       title="Rails, shelves, corners"
       aside={design.rails.length === 0 ? 'none of their own' : String(design.rails.length)}
-      open={design.pattern === 'rails'}
+      open={rulesOf(design).places === null}
     >
       {design.rails.map((rail) => (
         <RailSentence key={rail.id} rail={rail} />

@@ -1,10 +1,11 @@
 import { withCount } from '~/core/edits/sectionCount'
 import { wishOf } from '~/core/judgement/candidates'
+import { rulesOf } from '~/core/patterns/rules'
 import { matchEdits, matchGaps, matchMembers } from '~/core/room/matchWalls'
 import { EditLengthWord } from '~/editor/EditLength'
 import { useWallEditor } from '~/editor/WallEditor'
 import { ZERO } from '~/length'
-import { capital, count, matchText, say, sectionName, uprightWords } from '~/messages'
+import { capital, count, matchText, say, sectionName, patternWords } from '~/messages'
 import type { Design } from '~/model'
 import { Button } from '~/ui/Button'
 import { Choice } from '~/ui/Choice'
@@ -17,18 +18,14 @@ import { EditButton } from './EditButton'
 import { CountWord } from './CountWord'
 
 /** Some count was picked by hand, so that the wish no longer decides it. */
-function isPicked({ sectionOwn, boxes, spacing, pattern }: Design): boolean {
-  const own =
-    pattern === 'boxes' ? boxes.count !== null : spacing.school === 'nearWish' && spacing.strips !== null
-  return own || Object.keys(sectionOwn).length > 0
+function isPicked(design: Design): boolean {
+  const spacing = rulesOf(design).spacing(design)
+  const own = spacing.school === 'nearWish' && spacing.strips !== null
+  return own || Object.keys(design.sectionOwn).length > 0
 }
 
-function unpicked({ boxes, spacing }: Design): Partial<Design> {
-  return {
-    sectionOwn: {},
-    boxes: { ...boxes, count: null },
-    spacing: spacing.school === 'nearWish' ? { ...spacing, strips: null } : spacing,
-  }
+function unpicked(design: Design): Partial<Design> {
+  return { sectionOwn: {}, ...rulesOf(design).withoutCount(design) }
 }
 
 /** One gap for the sections of this wall: the counts that make them differ least. */
@@ -48,7 +45,7 @@ function MatchedSections() {
       {matchGaps(members, wish.wish, 3).map((match) => (
         <li key={match.members.map(({ strips }) => strips).join(' ')}>
           <EditButton edits={matchEdits(walls, match).get('here') ?? []} wide>
-            <Fractions text={capital(matchText(match, design.pattern === 'boxes', nameOf, wording))} />
+            <Fractions text={capital(matchText(match, design.pattern, nameOf, wording))} />
           </EditButton>
         </li>
       ))}
@@ -62,12 +59,12 @@ export function SectionsFold() {
   const { design, survey } = workpiece.wall
   const { layout } = plan
   const patch = (next: Partial<Design>) => edit([{ type: 'patchDesign', patch: next }], 'done')
-  const isBoxes = design.pattern === 'boxes'
-  const { one, many } = uprightWords(design.pattern)
+  const { places, countOf } = rulesOf(design)
+  const { many, gap: gapWord } = patternWords(design)
   const extent = design.extent ?? { left: layout.left, right: layout.right }
   return (
     <Fold title="Sections and extent" aside={count(layout.sections.length, 'section')}>
-      {isBoxes ? null : (
+      {places === 'margins' ? null : (
         <Sentence>
           The wall is{' '}
           <Choice
@@ -89,7 +86,7 @@ export function SectionsFold() {
           <tbody>
             {layout.sections.map((section) => {
               const strips = section.placement?.nearEdges.length ?? 0
-              const now = isBoxes ? Math.max(0, strips - 1) : strips
+              const now = Math.max(0, countOf(strips))
               const gap = section.placement?.gaps[0] ?? section.placement?.leftEnd
               return (
                 <tr key={section.id} data-section={section.id}>
@@ -103,11 +100,7 @@ export function SectionsFold() {
                     />
                   </td>
                   <td className="number">
-                    {gap === undefined ? (
-                      ''
-                    ) : (
-                      <Fractions text={`${isBoxes ? one : 'gap'} ${say(gap, wording)}`} />
-                    )}
+                    {gap === undefined ? '' : <Fractions text={`${gapWord} ${say(gap, wording)}`} />}
                   </td>
                 </tr>
               )

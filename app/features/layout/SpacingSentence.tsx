@@ -1,3 +1,4 @@
+import { rulesOf } from '~/core/patterns/rules'
 import { equalGap, fewestStrips } from '~/core/spacing'
 import { inches, nearestNanometer, ZERO } from '~/length'
 import type { Design, Measure, Spacing } from '~/model'
@@ -5,7 +6,7 @@ import { Button } from '~/ui/Button'
 import { Fractions } from '~/ui/Fractions'
 import { EditLengthWord } from '~/editor/EditLength'
 import { useWallEditor } from '~/editor/WallEditor'
-import { capital, count, fillersText, materialName, shiftText, thingName, uprightWords } from '~/messages'
+import { capital, count, fillersText, materialName, shiftText, thingName, patternWords } from '~/messages'
 import { Choice } from '~/ui/Choice'
 import { Sentence } from '~/ui/Sentence'
 import { changeSchool } from './changeSchool'
@@ -112,7 +113,7 @@ function SchoolSentence() {
   const { workpiece, plan, wording, edit } = useWallEditor()
   const { design, survey } = workpiece.wall
   const { spacing } = design
-  const { one, many } = uprightWords(design.pattern)
+  const { one, many } = patternWords(design)
   const Many = capital(many)
   const { placement, battenMaterial, left, right } = plan.layout
   const gapNow =
@@ -150,7 +151,7 @@ function SchoolSentence() {
     />
   )
   const ends =
-    'ends' in spacing && design.pattern !== 'grid' ? (
+    'ends' in spacing && !rulesOf(design).givenEnds ? (
       <Choice
         word
         label="What stands at the walls"

@@ -14,7 +14,7 @@ import { useWallEditor } from '~/editor/WallEditor'
 import { WallStage } from '~/editor/WallStage'
 import { Drawn, Heading, Side, Split } from '~/editor/Workbench'
 import { formatExact, inches, type Length, type TapeReading, tickOf, ZERO } from '~/length'
-import { capital, heightMarkName, hookName, say, sayWithUnit, stripName, uprightWords } from '~/messages'
+import { capital, heightMarkName, hookName, say, sayWithUnit, stripName, patternWords } from '~/messages'
 import { Fractions } from '~/ui/Fractions'
 import { MarkWalk } from './MarkWalk'
 import { LengthField } from '~/ui/LengthField'
@@ -65,7 +65,7 @@ function MarksTable({ datum, edge, hook }: { datum: Datum; edge: Edge; hook: Hoo
       </caption>
       <thead>
         <tr>
-          <th scope="col">{capital(uprightWords(plan.layout.pattern).one)}</th>
+          <th scope="col">{capital(patternWords(plan.layout).one)}</th>
           {hooks.map(({ name }, i) => (
             <th key={name} scope="col" data-hook={i} style={{ whiteSpace: 'normal' }}>
               <Fractions text={hooks.length === 1 ? 'Mark' : capital(name.replace(/^the /, ''))} />
@@ -116,7 +116,7 @@ export function MarkStage() {
   const hook: Hook = line === 'laser' ? { height: laser } : line
   const { tape } = workpiece.settings
   const spacer = spacerBlock(plan.layout, datum, tape, hook)
-  const { one } = uprightWords(plan.layout.pattern)
+  const { one } = patternWords(plan.layout)
   return (
     <Split>
       <Drawn>

@@ -1,7 +1,8 @@
+import { rulesOf } from '~/core/patterns/rules'
 import { useMemo, useState } from 'react'
 import { matchEdits, matchGaps, matchMembers, roomWish } from '~/core/room/matchWalls'
 import { inches, type Length } from '~/length'
-import { count, matchText, type Wording } from '~/messages'
+import { count, matchText, patternWords, type Wording } from '~/messages'
 import { styled } from 'styled-components'
 import { Button } from '~/ui/Button'
 import { Fractions } from '~/ui/Fractions'
@@ -22,7 +23,7 @@ const Three = styled.div`
 /** One gap, or one width of box, for all walls of the room: the counts that make them differ least. */
 export function MatchPanel({ room, wording }: { room: Room; wording: Wording }) {
   const withGaps = room.walls.filter(
-    ({ workpiece }) => workpiece.wall.design.pattern !== 'rails' && !workpiece.wall.design.apart,
+    ({ workpiece }) => rulesOf(workpiece.wall.design).places !== null && !workpiece.wall.design.apart,
   )
   const [first] = withGaps
   const start = useMemo(() => (first ? roomWish(first.workpiece) : null), [first])
@@ -38,7 +39,7 @@ export function MatchPanel({ room, wording }: { room: Room; wording: Wording }) 
   const members = matchMembers(same, wanted)
   const leftOut = members.filter(({ locked, choices }) => !locked && choices.length === 0)
   const matches = matchGaps(members, wanted.wish, 5)
-  const isBoxes = pattern === 'boxes'
+  const words = patternWords({ pattern })
   const nameOf = (id: string) => room.walls.find((wall) => wall.id === id)?.name ?? id
   const field = (key: 'wish' | 'least' | 'most', label: string) => (
     <LengthField
@@ -52,9 +53,9 @@ export function MatchPanel({ room, wording }: { room: Room; wording: Wording }) 
   )
   return (
     <Sheet aria-label="Matched walls">
-      <h2>{isBoxes ? 'One width of box for all walls' : 'One gap for all walls'}</h2>
+      <h2>{words.matched}</h2>
       <Three>
-        {field('wish', isBoxes ? 'Box near' : 'Gap near')}
+        {field('wish', words.near)}
         {field('least', 'No less than')}
         {field('most', 'No more than')}
       </Three>
@@ -83,7 +84,7 @@ export function MatchPanel({ room, wording }: { room: Room; wording: Wording }) 
                   onFocus={() => room.lookAt(edits)}
                   onBlur={() => room.lookAt(null)}
                 >
-                  <Fractions text={matchText(match, isBoxes, ({ wallId }) => nameOf(wallId), wording)} />
+                  <Fractions text={matchText(match, pattern, ({ wallId }) => nameOf(wallId), wording)} />
                 </Button>
               </li>
             )

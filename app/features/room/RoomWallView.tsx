@@ -7,7 +7,7 @@ import { fitFrame } from '~/drawing/view/frame'
 import { SCREEN } from '~/drawing/view/palette'
 import { GhostView, SceneView } from '~/drawing/view/SceneView'
 import { formatLength } from '~/length'
-import { layoutTitle, say, type Wording } from '~/messages'
+import { layoutTitle, patternWords, say, type Wording } from '~/messages'
 import { Button } from '~/ui/Button'
 import { Fractions } from '~/ui/Fractions'
 import { space, type } from '~/ui/theme'
@@ -110,9 +110,7 @@ export function RoomWallView({
         </span>
         <Fractions text={layoutTitle(plan, wording)} />
         {design.apart ? <em>left out of match and order</em> : null}
-        {gaps.length > 0 ? (
-          <Fractions text={`${design.pattern === 'boxes' ? 'boxes' : 'gaps'} ${gaps.join(', ')}`} />
-        ) : null}
+        {gaps.length > 0 ? <Fractions text={`${patternWords(design).gaps} ${gaps.join(', ')}`} /> : null}
       </Caption>
     </Frame>
   )

@@ -1,4 +1,4 @@
-import { equalGap } from '../spacing'
+import { equalGap } from '../../spacing'
 import type { Length } from '~/length'
 
 /** A grid by its cells: how many, how large, how far from the wished proportion (0 is exact). */

@@ -1,5 +1,5 @@
 import { type Length, nearestNanometer, ZERO } from '~/length'
-import type { Boxes, Ends, Settings, SpacingOf } from '~/model'
+import type { Boxes, Ends, SpacingOf } from '~/model'
 import {
   boundsOf,
   clipConvex,
@@ -9,7 +9,7 @@ import {
   type Polygon,
   rectangle,
   shiftedLeft,
-} from '../geometry'
+} from '../../geometry'
 import {
   type Band,
   bandEdge,
@@ -18,28 +18,13 @@ import {
   type Section,
   type SectionPlace,
   type Upright,
-} from '../layout/layout'
-import { sectionsBeside } from '../layout/sections'
-import { countChoices, placeStrips } from '../spacing'
-import type { Obstacle } from '../survey/obstacles'
-import { profileAt } from '../survey/profile'
-import { courseAt, onLine, type RuleLine, type WallLines } from '../survey/wallLines'
-import type { WallShape } from '../survey/wallShape'
-import type { PatternInput } from './uprights'
-
-/** What boxes are laid out in. */
-export interface BoxInput extends PatternInput {
-  readonly shape: WallShape
-  readonly lines: WallLines
-  readonly bands: readonly Band[]
-  readonly settings: Settings
-}
-
-export interface BoxLayout {
-  readonly sections: readonly SectionPlace[]
-  readonly frames: readonly BoxFrame[]
-  readonly uprights: readonly Upright[]
-}
+} from '../../layout/layout'
+import { sectionsBeside } from '../../layout/sections'
+import { countChoices, placeStrips } from '../../spacing'
+import type { Obstacle } from '../../survey/obstacles'
+import { profileAt } from '../../survey/profile'
+import { courseAt, onLine, type RuleLine, type WallLines } from '../../survey/wallLines'
+import type { Laid, LayInput } from '../patternRules'
 
 /** The wished box as the school that places margins as strips: boxes are then its gaps. */
 export function boxSpacing(boxes: Boxes, count: number | null): SpacingOf<'nearWish'> {
@@ -65,7 +50,7 @@ interface Row {
 }
 
 /** Between each two horizontals a row; above the main rail only where boxes are wanted there. */
-function rowsOf({ bands, design, head, lines }: BoxInput): Row[] {
+function rowsOf({ bands, design, head, lines }: LayInput): Row[] {
   const inOrder = [...bands].sort((a, b) => a.bottom - b.bottom)
   const edges: (Band | null)[] = [...inOrder, null]
   return edges
@@ -80,7 +65,7 @@ function lineOf({ at0, slope }: RuleLine, leftwards: boolean): Line {
 }
 
 /** The lines a row lies between along one course: the upper edge below it, the lower edge above it. */
-function boundsAt(row: Row, { lines, shape, head }: BoxInput, x: number): { low: RuleLine; high: RuleLine } {
+function boundsAt(row: Row, { lines, shape, head }: LayInput, x: number): { low: RuleLine; high: RuleLine } {
   const course = courseAt(lines, x)
   const low = row.below
     ? bandEdge(row.below, course, 'top')
@@ -119,7 +104,7 @@ function slopesAt(
 
 /** The outline of a box in its place: what bounds it, each moved in by its margin. */
 function outlineIn(
-  input: BoxInput,
+  input: LayInput,
   row: Row,
   free: { bottom: number; top: number },
   left: number,
@@ -175,7 +160,7 @@ function isRoomy(outline: Polygon, mouldingWidth: number): boolean {
 }
 
 /** Bends of the base line divide a row like a corner; half a margin is left on each side of a bend. */
-function splitAtBends(section: Section, { lines, design }: BoxInput): Section[] {
+function splitAtBends(section: Section, { lines, design }: LayInput): Section[] {
   const bends = lines.courses
     .slice(0, -1)
     .map(({ right }) => right)
@@ -206,7 +191,7 @@ function boundedBy(row: Row, free: { bottom: number; top: number }, head: number
 function placeRow(
   row: Row,
   index: number,
-  input: BoxInput,
+  input: LayInput,
 ): { sections: SectionPlace[]; outlines: Placed[] } {
   const { design, left, right, obstacles } = input
   const ends = [left, right].map((x) => boundsAt(row, input, x === left ? left + 1 : right - 1))
@@ -268,7 +253,7 @@ function placeBoxes(boxes: Boxes, span: Length, count: number | null) {
 }
 
 /** What to say where not one box finds room: the lowest row as it is, against its margins. */
-function nothingFits(input: BoxInput, rows: readonly Row[]): SectionPlace[] {
+function nothingFits(input: LayInput, rows: readonly Row[]): SectionPlace[] {
   const { left, right, design } = input
   const [row] = rows
   const middle = (left + right) / 2
@@ -284,7 +269,7 @@ function nothingFits(input: BoxInput, rows: readonly Row[]): SectionPlace[] {
 }
 
 /** Frames row by row from the bottom, each from left to right; marked are the sides of every different box. */
-export function layBoxes(input: BoxInput): BoxLayout {
+export function layBoxes(input: LayInput): Laid {
   const inRows = rowsOf(input)
   const rows = inRows.map((row, i) => placeRow(row, i, input))
   let number = 0
@@ -308,5 +293,6 @@ export function layBoxes(input: BoxInput): BoxLayout {
     sections: frames.length === 0 ? nothingFits(input, inRows) : rows.flatMap(({ sections }) => sections),
     frames,
     uprights: uprights.sort((a, b) => a.left - b.left),
+    bands: [],
   }
 }

@@ -1,7 +1,7 @@
 import { inches, toInches } from '~/length'
 import type { Design, Survey } from '~/model'
-import { keptBase, pieceCounts, reading, wallOf } from '../../../tests/namedWalls'
-import { computePlan } from '../computePlan'
+import { keptBase, pieceCounts, reading, wallOf } from '../../../../tests/namedWalls'
+import { computePlan } from '../../computePlan'
 
 function gridWall(survey: Partial<Survey>, design: Partial<Design> = {}) {
   return wallOf(survey, {

@@ -1,8 +1,9 @@
 import { addLengths, fail, type Length, nearestNanometer, type Result } from '~/length'
 import type { Ends, Material, Spacing } from '~/model'
-import type { Band } from '../layout/layout'
-import { placementAt, type Placement, placeStrips, type SpacingIssue, type SpanContext } from '../spacing'
-import { type PatternInput, placeUprights, type UprightLayout } from './uprights'
+import { type Band, materialOf } from '../../layout/layout'
+import { placementAt, type Placement, placeStrips, type SpacingIssue, type SpanContext } from '../../spacing'
+import type { Laid, LayInput } from '../patternRules'
+import { placeUprights } from '../uprights'
 
 /** With a border its stiles stand hard at the ends, without one the walls bound the cells. */
 export function asColumns(spacing: Spacing, border: boolean): Spacing {
@@ -74,14 +75,21 @@ export function gridRails(
   return { bands, issue: null }
 }
 
-/** A grid: stiles by the chosen spacing, rails by the rows' weights. */
-export function layGrid(input: PatternInput, material: Material): UprightLayout {
-  const { design, foot, head } = input
+/** A grid: stiles by the chosen spacing, rails by the rows' weights, all of one material. */
+export function layGrid(input: LayInput): Laid {
+  const { design, foot, head, settings } = input
   const border = design.border !== 'none'
-  const { bands, issue } = gridRails(design.rows, foot, head, material, border)
+  const { bands, issue } = gridRails(
+    design.rows,
+    foot,
+    head,
+    materialOf(settings, design.battenMaterial),
+    border,
+  )
   const placed = placeUprights(input, 'stile', (...of) => placeColumns(...of, border))
   return {
     bands,
+    frames: [],
     uprights: placed.uprights,
     sections: issue
       ? placed.sections.map((section) => ({ ...section, issue: section.issue ?? issue }))

@@ -1,9 +1,9 @@
 import { inches, toInches } from '~/length'
 import { type Boxes, type Design, STARTING_BOXES, STOCK_LIST, type Survey } from '~/model'
-import { keptBase, thing, wallOf } from '../../../tests/namedWalls'
-import { computePlan } from '../computePlan'
-import { applyEdits } from '../edits/applyEdit'
-import { boundsOf } from '../geometry'
+import { keptBase, thing, wallOf } from '../../../../tests/namedWalls'
+import { computePlan } from '../../computePlan'
+import { applyEdits } from '../../edits/applyEdit'
+import { boundsOf } from '../../geometry'
 
 /** A wall of boxes under a rail, in inches. */
 function boxWall(survey: Partial<Survey>, boxes: Partial<Boxes> = {}, design: Partial<Design> = {}) {
