@@ -14,6 +14,7 @@ import {
   startingDesign,
   startingSettings,
   type Workpiece,
+  withDesign,
 } from '~/model'
 import { highsSolver } from '~/workers/highsSolver'
 
@@ -40,7 +41,7 @@ const settings = startingSettings('inches', '1/16')
 const sixty: Workpiece = {
   wall: {
     survey: { ...blankSurvey(), width: inches(731.5), height: inches(97) },
-    design: { ...startingDesign(), spacing: { school: 'equalByCount', strips: 60, ends: 'gap' } },
+    design: withDesign(startingDesign(), { spacing: { school: 'equalByCount', strips: 60, ends: 'gap' } }),
   },
   settings,
 }
@@ -63,13 +64,12 @@ const falling: Workpiece = {
         },
       ],
     },
-    design: {
-      ...startingDesign(),
+    design: withDesign(startingDesign(), {
       foot: { kind: 'floor' },
       topRail: null,
       height: { rule: 'typed', value: inches(21) },
       spacing: { school: 'equalByCount', strips: 35, ends: 'gap' },
-    },
+    }),
   },
   settings,
 }
@@ -94,10 +94,9 @@ const plates = Array.from({ length: 10 }, (_, i) => ({
 const searched: Workpiece = {
   wall: {
     survey: { ...blankSurvey(), width: inches(288), height: inches(96), things: plates },
-    design: {
-      ...startingDesign(),
+    design: withDesign(startingDesign(), {
       judgement: { ...STARTING_JUDGEMENT, ends: [...ENDS], baysDiffer: inches(1) },
-    },
+    }),
   },
   settings,
 }

@@ -11,6 +11,7 @@ import {
   startingDesign,
   startingSettings,
   type Survey,
+  withDesign,
   type Workpiece,
 } from '~/model'
 
@@ -23,7 +24,7 @@ export function wallOf(
   return {
     wall: {
       survey: { ...blankSurvey(), width: inches(131), height: inches(95), ...survey },
-      design: { ...startingDesign(), ...design },
+      design: withDesign(startingDesign(), design),
     },
     settings: { ...startingSettings('inches', '1/16'), ...settings },
   }

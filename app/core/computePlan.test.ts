@@ -1,7 +1,7 @@
 import { BooleanOperations, Polygon as FlattenPolygon } from '@flatten-js/core'
 import fc from 'fast-check'
 import { inches, millimeters, nanometers, toInches } from '~/length'
-import type { Spacing } from '~/model'
+import { type Spacing, inForce } from '~/model'
 import { keptBase, wallOf } from '../../tests/namedWalls'
 import { computePlan, type Plan } from './computePlan'
 import { applyEdit, applyEdits } from './edits/applyEdit'
@@ -206,7 +206,11 @@ describe('edits', () => {
   test('a gap pulled on the drawing takes the nearest count, and limits give way', () => {
     const start = wallOf({}, { spacing: { school: 'equalByCount', strips: 6, ends: 'gap' } })
     const pulled = applyEdit(start, { type: 'setGap', gap: inches(30.02) })
-    expect(pulled.wall.design.spacing).toMatchObject({ school: 'nearWish', wish: inches(30), strips: null })
+    expect(inForce(pulled.wall.design).spacing).toMatchObject({
+      school: 'nearWish',
+      wish: inches(30),
+      strips: null,
+    })
     expect(computePlan(pulled).layout.uprights).toHaveLength(3)
   })
 
@@ -219,14 +223,14 @@ describe('edits', () => {
       startWith: 'gap',
     }
     const pulled = applyEdit(wallOf({}, { spacing }), { type: 'setGap', gap: inches(12) })
-    expect(pulled.wall.design.spacing).toMatchObject({ wish: inches(14.5), measure: 'pitch' })
+    expect(inForce(pulled.wall.design).spacing).toMatchObject({ wish: inches(14.5), measure: 'pitch' })
   })
 
   test('heights land on the tape’s nearest tick; the old document is untouched', () => {
     const start = wallOf()
     const moved = applyEdit(start, { type: 'setHeight', height: inches(40.03) })
-    expect(moved.wall.design.height).toEqual({ rule: 'typed', value: inches(40) })
-    expect(start.wall.design.height).toEqual({ rule: 'twoThirds' })
+    expect(inForce(moved.wall.design).height).toEqual({ rule: 'typed', value: inches(40) })
+    expect(inForce(start.wall.design).height).toEqual({ rule: 'twoThirds' })
   })
 
   test('offers are set in place, added and taken off', () => {
@@ -303,7 +307,8 @@ describe('laws', () => {
   test('D6: twice the wall and twice the strip is twice the layout', () => {
     fc.assert(
       fc.property(anyWall, (workpiece) => {
-        const { survey, design } = workpiece.wall
+        const { survey } = workpiece.wall
+        const { design } = workpiece.wall
         const twice = {
           settings: {
             ...workpiece.settings,

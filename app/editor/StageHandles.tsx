@@ -1,3 +1,4 @@
+import { inForce } from '~/model'
 import { rulesOf } from '~/core/patterns/rules'
 import { useRef } from 'react'
 import { baseAt } from '~/core/survey/wallLines'
@@ -69,7 +70,7 @@ export function GapHandle({ frame }: { frame: Frame }) {
   )
   const tick = tickOf(workpiece.settings.tape)
   const stepCount = (strips: number) => {
-    const { spacing } = workpiece.wall.design
+    const { spacing } = inForce(workpiece.wall.design)
     const count = uprights.length - strips
     if (isBoxes || spacing.school === 'fromCenter' || spacing.school === 'fromEnd')
       return edit([{ type: 'setGap', gap: nearestNanometer(gap + strips * tick) }], 'live')

@@ -4,7 +4,7 @@ import { heightProposals } from '~/core/judgement/heights'
 import { applyEdits } from '~/core/edits/applyEdit'
 import { choosePattern, newRail } from '~/core/edits/choosePattern'
 import { inches } from '~/length'
-import { PATTERNS, RAIL_USES, startingSettings } from '~/model'
+import { PATTERNS, RAIL_USES, startingSettings, inForce } from '~/model'
 import { thing, wallOf } from '../../tests/namedWalls'
 import {
   cornerAngleText,
@@ -58,7 +58,7 @@ test('each pattern has a title, and choosing it gives a layout without a wrong f
 test('rails of each use start somewhere sensible, with names of their own', () => {
   let workpiece = wallOf()
   for (const use of RAIL_USES) workpiece = applyEdits(workpiece, newRail(workpiece, use))
-  const ids = workpiece.wall.design.rails.map(({ id }) => id)
+  const ids = inForce(workpiece.wall.design).rails.map(({ id }) => id)
   expect(new Set(ids).size).toBe(RAIL_USES.length)
   const { bands } = computePlan(workpiece).layout
   for (const id of ids) expect(bands.find((band) => band.id === id)?.bottom).toBeGreaterThan(0)

@@ -1,19 +1,26 @@
 import { z } from 'zod'
-import { inches, ZERO } from '~/length'
+import { ZERO } from '~/length'
 import { type LengthSchema, notNegative, positive, storedLength } from './lengthSchema'
 import { idSchema } from './material'
 import {
-  boxesSchema,
+  type Boxes,
   CORNER_ENDS,
   type HEIGHT_RULES,
-  heightSchema,
   judgementSchema,
+  type Pattern,
   PATTERNS,
   railSchema,
-  STARTING_BOXES,
   STARTING_JUDGEMENT,
 } from './pattern'
-import { spacingSchema } from './spacing'
+import { STOCK_LIST } from './stockList'
+import {
+  type GridOptions,
+  OPTION_KEYS,
+  patternsSchema,
+  type PlainOptions,
+  startingOptions,
+  type UprightOptions,
+} from './patternOptions'
 
 /** How rails take a floor that falls. */
 export const LEVEL_RULES = ['level', 'floor', 'ceiling', 'split'] as const
@@ -35,31 +42,24 @@ export const FIXINGS = [
 ] as const
 export type Fixing = (typeof FIXINGS)[number]
 
-/** What the trim on one wall is to be. */
-export function designSchema(length: LengthSchema) {
-  return z.strictObject({
-    version: z.literal(1),
-    pattern: z.enum(PATTERNS),
-    battenMaterial: idSchema,
-    spacing: spacingSchema(length),
-    /** What the battens stand on: the kept baseboard, a bottom rail of their own, or the floor. */
-    foot: z.discriminatedUnion('kind', [
-      z.strictObject({ kind: z.literal('baseboard') }),
-      z.strictObject({ kind: z.literal('rail'), material: idSchema }),
-      z.strictObject({ kind: z.literal('floor') }),
-    ]),
-    /** Top rail; without one the battens run to the height. */
-    topRail: z.strictObject({ material: idSchema }).nullable(),
-    /** Cap on the top rail: laid flat as a little shelf, or standing on edge. */
-    cap: z.strictObject({ material: idSchema, lay: z.enum(['flat', 'edge']) }).nullable(),
-    /** Top of the top rail (of the battens without one), from the floor; a cap comes on top of it. */
-    height: heightSchema(length),
+/** What holds whatever the pattern: horizontals of their own, what runs through, how things are joined and fixed. */
+function frameShape(length: LengthSchema) {
+  return {
     /** More horizontals: mid rails, chair rail, picture rail, shelves. */
     rails: z.array(railSchema(length)).max(12).default([]),
     /** Which members run through where uprights and rails cross; `byStock` lets the longest board decide. */
     through: z.enum(['uprights', 'rails', 'byStock']).default('byStock'),
-    /** One layout right across the wall, or one between and beside its openings each. */
-    sections: z.enum(['across', 'beside']).default('across'),
+    /** How a rail longer than the boards is joined. */
+    railJoint: z.enum(['scarf', 'butt']),
+    /** What is done where battens are thicker than the trim they stand on or end at. */
+    proud: z.enum(PROUD_WAYS).default('leave'),
+    fixing: z.enum(['proposed', ...FIXINGS]).default('proposed'),
+  }
+}
+
+/** What was picked by hand in the sections of this wall, for one pattern. */
+function placedShape(length: LengthSchema) {
+  return {
     /** What one section has of its own, by the section's id: its count of strips (of boxes), its shift. */
     sectionOwn: z
       .record(
@@ -67,88 +67,175 @@ export function designSchema(length: LengthSchema) {
         z.strictObject({ strips: z.number().int().min(1).max(400).nullable(), shift: length }),
       )
       .default({}),
-    /** The part of the wall that is covered, from the left corner; null is all of it. */
-    extent: z
-      .strictObject({ left: notNegative(length), right: positive(length) })
-      .nullable()
-      .default(null),
+    /** All strips moved along the wall from where the school puts them; to the right where positive. */
+    shift: length.default(ZERO),
     /** Strips ripped to width that take up what is left between the layout and the wall at its two ends. */
     fillers: z
       .strictObject({ left: positive(length), right: positive(length) })
       .nullable()
       .default(null),
-    /** The grid's perimeter, and the weights its rows' heights go by, from the bottom up. */
-    border: z.enum(['none', 'butt', 'miter']).default('butt'),
-    rows: z.array(z.number().positive().max(100)).min(1).max(40).default([1, 1]),
-    boxes: boxesSchema(length).default(STARTING_BOXES),
+  }
+}
+
+/** What belongs to this wall alone, and goes to no other with a layout that is copied. */
+function ownShape(length: LengthSchema) {
+  return {
+    /** The part of the wall that is covered, from the left corner; null is all of it. */
+    extent: z
+      .strictObject({ left: notNegative(length), right: positive(length) })
+      .nullable()
+      .default(null),
     /** How horizontals end at the two corners of the room. */
     corners: z
       .strictObject({ left: z.enum(CORNER_ENDS), right: z.enum(CORNER_ENDS) })
       .default({ left: 'run', right: 'run' }),
-    judgement: judgementSchema(length).default(STARTING_JUDGEMENT),
+    /** How the strips meet a thing on the wall, by the thing's id; otherwise they end at it. */
+    meets: z.record(idSchema, z.enum(['notch', 'clear'])).default({}),
+    /** What a falling floor does to the rails: dead level, along the floor, along the ceiling, half way. */
+    levelRule: z.enum(LEVEL_RULES).default('level'),
     /** Its counts stay as they are when the walls of the room are matched. */
     locked: z.boolean().default(false),
     /** Left out of matching and of the order of fitting: the room's other walls are settled without it. */
     apart: z.boolean().default(false),
-    /** How a rail longer than the boards is joined. */
-    railJoint: z.enum(['scarf', 'butt']),
-    /** What a falling floor does to the rails: dead level, along the floor, along the ceiling, half way. */
-    levelRule: z.enum(LEVEL_RULES).default('level'),
-    /** All strips moved along the wall from where the school puts them; to the right where positive. */
-    shift: length.default(ZERO),
-    /** How the strips meet a thing on the wall, by the thing's id; otherwise they end at it. */
-    meets: z.record(idSchema, z.enum(['notch', 'clear'])).default({}),
-    /** What is done where battens are thicker than the trim they stand on or end at. */
-    proud: z.enum(PROUD_WAYS).default('leave'),
-    fixing: z.enum(['proposed', ...FIXINGS]).default('proposed'),
-  })
+    judgement: judgementSchema(length).default(STARTING_JUDGEMENT),
+  }
 }
 
-/** A design as stored. */
-export type Design = z.output<ReturnType<typeof designSchema>>
-export type Foot = Design['foot']
-export type HeightRule = (typeof HEIGHT_RULES)[number]
+/** What the trim on one wall is to be: what each pattern that was ever chosen has, the frame, and the wall's own. */
+export function designSchema(length: LengthSchema) {
+  const placed = z.strictObject(placedShape(length)).optional()
+  return z
+    .strictObject({
+      version: z.literal(2),
+      pattern: z.enum(PATTERNS),
+      patterns: patternsSchema(length),
+      frame: z.strictObject(frameShape(length)),
+      own: z.strictObject({
+        ...ownShape(length),
+        placed: z
+          .strictObject({
+            battens: placed,
+            grid: placed,
+            boxes: placed,
+            slats: placed,
+            rails: placed,
+          } satisfies Record<Pattern, typeof placed>)
+          .default({}),
+      }),
+    })
+    .refine(({ pattern, patterns }) => patterns[pattern] !== undefined, {
+      path: ['patterns'],
+      params: { problem: 'noOptions' },
+    })
+}
 
 /** The stored form. */
 export const storedDesign = designSchema(storedLength)
 
-/** Where a new wall starts: 1x3 battens on 1x4 rails, two thirds up, gaps near 16 in. */
-export function startingDesign(): Design {
+/** A design as stored. */
+export type DesignDocument = z.output<typeof storedDesign>
+type Frame = DesignDocument['frame']
+type Own = Omit<DesignDocument['own'], 'placed'>
+type Placed = NonNullable<DesignDocument['own']['placed'][Pattern]>
+
+/** The design in force: what the wall's pattern has, the frame and the wall's own, side by side. A view of the document. */
+export interface Design extends UprightOptions, Pick<GridOptions, 'border' | 'rows'>, Frame, Own, Placed {
+  readonly pattern: Pattern
+  readonly boxes: Boxes
+}
+export type Foot = Design['foot']
+export type HeightRule = (typeof HEIGHT_RULES)[number]
+
+const FRAME_KEYS = Object.keys(frameShape(storedLength)) as (keyof Frame)[]
+const OWN_KEYS = Object.keys(ownShape(storedLength)) as (keyof Own)[]
+const PLACED_KEYS = Object.keys(placedShape(storedLength)) as (keyof Placed)[]
+const NOTHING_PLACED: Placed = { sectionOwn: {}, shift: ZERO, fillers: null }
+
+const views = new WeakMap<DesignDocument, Design>()
+
+/** What of a design is in force. The same view for the same document. */
+export function inForce(document: DesignDocument): Design {
+  const known = views.get(document)
+  if (known) return known
+  const { pattern, patterns, frame, own } = document
+  const { placed, ...others } = own
+  const view: Design = {
+    ...startingOptions(),
+    ...patterns[pattern],
+    ...frame,
+    ...others,
+    ...(placed[pattern] ?? NOTHING_PLACED),
+    pattern,
+  }
+  views.set(document, view)
+  return view
+}
+
+function picked<K extends keyof Design>(from: Partial<Design>, keys: readonly K[]): Pick<Design, K> {
+  const entries = keys.flatMap((key) => (from[key] === undefined ? [] : [[key, from[key]]]))
+  return Object.fromEntries(entries) as Pick<Design, K>
+}
+
+/**
+ * The document with a change of what is in force. A pattern in force for the first time starts from what was; what a
+ * patch says of other patterns is left out.
+ */
+export function withDesign(document: DesignDocument, patch: Partial<Design>): DesignDocument {
+  const pattern = patch.pattern ?? document.pattern
+  const keys = OPTION_KEYS[pattern]
+  const { placed, ...own } = document.own
+  const options: PlainOptions = {
+    ...(document.patterns[pattern] ?? picked(inForce(document), keys)),
+    ...picked(patch, keys),
+  }
+  const placing = picked(patch, PLACED_KEYS)
   return {
-    version: 1,
-    pattern: 'battens',
-    battenMaterial: 'pine-1x3',
-    spacing: {
-      school: 'nearWish',
-      wish: inches(16),
-      measure: 'gap',
-      least: inches(10),
-      most: inches(24),
-      ends: 'gap',
-      strips: null,
+    ...document,
+    pattern,
+    patterns: { ...document.patterns, [pattern]: options },
+    frame: { ...document.frame, ...picked(patch, FRAME_KEYS) },
+    own: {
+      ...own,
+      ...picked(patch, OWN_KEYS),
+      placed:
+        Object.keys(placing).length === 0
+          ? placed
+          : { ...placed, [pattern]: { ...NOTHING_PLACED, ...placed[pattern], ...placing } },
     },
-    foot: { kind: 'rail', material: 'pine-1x4' },
-    topRail: { material: 'pine-1x4' },
-    cap: null,
-    height: { rule: 'twoThirds' },
-    rails: [],
-    through: 'byStock',
-    sections: 'across',
-    sectionOwn: {},
-    extent: null,
-    fillers: null,
-    border: 'butt',
-    rows: [1, 1],
-    boxes: STARTING_BOXES,
-    corners: { left: 'run', right: 'run' },
-    judgement: STARTING_JUDGEMENT,
-    locked: false,
-    apart: false,
-    railJoint: 'scarf',
-    levelRule: 'level',
-    shift: ZERO,
-    meets: {},
-    proud: 'leave',
-    fixing: 'proposed',
+  }
+}
+
+/** What of a design is no one wall's: its pattern, that pattern's options, the frame. What goes with a copied layout. */
+export function sharedOf(design: Design): Partial<Design> {
+  return {
+    pattern: design.pattern,
+    ...picked(design, OPTION_KEYS[design.pattern]),
+    ...picked(design, FRAME_KEYS),
+  }
+}
+
+/**
+ * Where a new wall starts: 1x3 battens on 1x4 rails, two thirds up, gaps near 16 in. In a job without that stuff, of the
+ * first that it has.
+ */
+export function startingDesign(materials: readonly { readonly id: string }[] = STOCK_LIST): DesignDocument {
+  const { battenMaterial, spacing, sections, foot, topRail, cap, height } = startingOptions((id) =>
+    materials.some((each) => each.id === id) ? id : (materials[0]?.id ?? id),
+  )
+  return {
+    version: 2,
+    pattern: 'battens',
+    patterns: { battens: { battenMaterial, spacing, sections, foot, topRail, cap, height } },
+    frame: { rails: [], through: 'byStock', railJoint: 'scarf', proud: 'leave', fixing: 'proposed' },
+    own: {
+      extent: null,
+      corners: { left: 'run', right: 'run' },
+      meets: {},
+      levelRule: 'level',
+      locked: false,
+      apart: false,
+      judgement: STARTING_JUDGEMENT,
+      placed: {},
+    },
   }
 }

@@ -1,5 +1,7 @@
 export * from './design'
 export * from './pattern'
+export * from './patternOptions'
+export * from './versions'
 export * from './edits'
 export * from './job'
 export * from './lengthSchema'

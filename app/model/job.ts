@@ -20,7 +20,7 @@ export const storedWallDocument = wallDocumentSchema(storedLength)
 export function jobFileSchema(length: LengthSchema) {
   return z.strictObject({
     format: z.literal('regla-job'),
-    version: z.literal(1),
+    version: z.literal(2),
     name: title,
     client: z.string().max(80),
     settings: settingsSchema(length),

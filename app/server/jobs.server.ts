@@ -1,5 +1,5 @@
 import { and, asc, desc, eq, isNotNull, isNull, like, or } from 'drizzle-orm'
-import { type JobFile, type Settings, startingSettings, storedSettings, storedWallDocument } from '~/model'
+import { type JobFile, type Settings, startingSettings, readWall, readSettings } from '~/model'
 import { type Database } from './db/database.server'
 import { jobs, rooms, walls } from './db/schema.server'
 import { createDocument, readDocument } from './documents.server'
@@ -92,7 +92,7 @@ export function jobDetail(db: Database, jobId: string): JobDetail | null {
     name: job.name,
     client: job.client,
     archived: job.archivedAt !== null,
-    settings: storedSettings.parse(readDocument(db, job.settingsId).body),
+    settings: readSettings(readDocument(db, job.settingsId).body),
     rooms: db
       .select()
       .from(rooms)
@@ -135,7 +135,7 @@ export function exportJob(db: Database, jobId: string): JobFile | null {
   if (!detail) return null
   return {
     format: 'regla-job',
-    version: 1,
+    version: 2,
     name: detail.name,
     client: detail.client,
     settings: detail.settings,
@@ -150,7 +150,7 @@ export function exportJob(db: Database, jobId: string): JobFile | null {
           return {
             id: wall.id,
             name: wall.name,
-            ...storedWallDocument.parse(readDocument(db, row.documentId).body),
+            ...readWall(readDocument(db, row.documentId).body),
           }
         }),
     })),

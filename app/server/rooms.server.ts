@@ -1,7 +1,14 @@
 import { and, asc, eq, isNull } from 'drizzle-orm'
 import { z } from 'zod'
 import { materialsOf } from '~/core/files/readJobFile'
-import { type Settings, storedSettings, storedWallDocument, type WallDocument } from '~/model'
+import {
+  type Settings,
+  storedWallDocument,
+  type WallDocument,
+  readWall,
+  readSettings,
+  upgradeWall,
+} from '~/model'
 import type { Database } from './db/database.server'
 import { jobs, rooms, walls } from './db/schema.server'
 import { type History, historyOf, nextChange, readDocument, writeDocument } from './documents.server'
@@ -63,9 +70,9 @@ function stateOf(db: Database, roomId: string, settingsId: string): RoomState {
   return {
     walls: rows.map(({ id, name, documentId }) => {
       const { body, revision } = readDocument(db, documentId)
-      return { id, name, wall: storedWallDocument.parse(body), revision }
+      return { id, name, wall: readWall(body), revision }
     }),
-    settings: storedSettings.parse(readDocument(db, settingsId).body),
+    settings: readSettings(readDocument(db, settingsId).body),
     history: historyOf(
       db,
       rows.map(({ documentId }) => documentId),
@@ -89,7 +96,13 @@ const change = z.discriminatedUnion('intent', [
   z.object({
     intent: z.literal('save'),
     walls: z
-      .array(z.object({ id: z.string(), base: z.number().int().positive(), wall: storedWallDocument }))
+      .array(
+        z.object({
+          id: z.string(),
+          base: z.number().int().positive(),
+          wall: z.preprocess(upgradeWall, storedWallDocument),
+        }),
+      )
       .max(60),
   }),
   z.object({ intent: z.literal('undo') }),
@@ -128,7 +141,7 @@ export function changeRoom(db: Database, ids: RoomIds, posted: unknown): RoomAns
     }
   const request = parsed.data
   if (request.intent !== 'save') return stepRoom(db, found, request.intent)
-  const { materials } = storedSettings.parse(readDocument(db, found.settingsId).body)
+  const { materials } = readSettings(readDocument(db, found.settingsId).body)
   const known = new Set(materials.map(({ id }) => id))
   const missing = request.walls.flatMap(({ wall }) =>
     materialsOf(wall.design).filter(({ material }) => !known.has(material)),
@@ -166,9 +179,7 @@ export function wallsBeside(db: Database, roomId: string, wallId: string) {
     const row = rows.length < 2 || at < 0 ? undefined : rows[(at + by + rows.length) % rows.length]
     // of two walls in a row there is one corner, between the first and the second
     const isWrap = rows.length === 2 && (at + by < 0 || at + by >= rows.length)
-    return row && !isWrap
-      ? { name: row.name, wall: storedWallDocument.parse(readDocument(db, row.documentId).body) }
-      : null
+    return row && !isWrap ? { name: row.name, wall: readWall(readDocument(db, row.documentId).body) } : null
   }
   return { left: beside(-1), right: beside(1) }
 }

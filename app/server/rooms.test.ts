@@ -1,5 +1,5 @@
 import { inches } from '~/length'
-import type { WallDocument } from '~/model'
+import { type WallDocument, withDesign } from '~/model'
 import { openDatabase } from './db/database.server'
 import { createJob, jobDetail } from './jobs.server'
 import { changeRoom, roomPage, wallsBeside } from './rooms.server'
@@ -67,7 +67,7 @@ describe('rooms', () => {
     const { db, ids, save } = freshRoom(['East'])
     expect(changeRoom(db, ids, { intent: 'save', walls: [{ id: 'x' }] })).toMatchObject({ kind: 'refused' })
     expect(changeRoom(db, ids, null)).toMatchObject({ kind: 'refused' })
-    const oak = save((wall) => ({ ...wall, design: { ...wall.design, battenMaterial: 'oak' } }))
+    const oak = save((wall) => ({ ...wall, design: withDesign(wall.design, { battenMaterial: 'oak' }) }))
     expect(oak).toEqual({ kind: 'refused', problems: [expect.stringContaining('"oak"')] })
     expect(changeRoom(db, { ...ids, roomId: 'nowhere' }, { intent: 'undo' })).toBeNull()
   })

@@ -1,3 +1,4 @@
+import { inForce, withDesign } from '~/model'
 import { readFileSync } from 'node:fs'
 import { readJobFile } from '~/core/files/readJobFile'
 import { inches } from '~/length'
@@ -45,12 +46,12 @@ describe('revisions', () => {
     const { db, ids, page } = freshWall()
     const lath = { id: 'lath', nominal: 'lath', name: '', width: inches(1.5), thickness: inches(0.25) }
     const settings = { ...page.settings, materials: [...page.settings.materials, lath] }
-    const wall = { ...page.wall, design: { ...page.wall.design, battenMaterial: 'lath' } }
+    const wall = { ...page.wall, design: withDesign(page.wall.design, { battenMaterial: 'lath' }) }
     saveWall(db, ids, { base: page.revisions, wall, settings, overwrite: false })
     const back = stepped(db, ids, 'undo')
     expect([back.wall, back.settings]).toEqual([page.wall, page.settings])
     expect(back.history).toEqual({ canUndo: false, canRedo: true })
-    expect(stepped(db, ids, 'redo').wall.design.battenMaterial).toBe('lath')
+    expect(inForce(stepped(db, ids, 'redo').wall.design).battenMaterial).toBe('lath')
   })
 
   test('a material another wall is made of is not taken away', () => {
@@ -64,7 +65,7 @@ describe('revisions', () => {
     }
     const there = wallPage(db, other)
     if (!there) throw new Error('no wall')
-    const made = { ...there.wall, design: { ...there.wall.design, battenMaterial: 'lath' } }
+    const made = { ...there.wall, design: withDesign(there.wall.design, { battenMaterial: 'lath' }) }
     saveWall(db, other, { base: there.revisions, wall: made, settings, overwrite: false })
     expect(stepWall(db, ids, 'undo')).toEqual({ kind: 'inUse', wallNames: ['Dormer'] })
     expect(wallPage(db, ids)?.settings).toEqual(settings)
@@ -148,7 +149,7 @@ describe('walls', () => {
     expect(changeWall(db, ids, broken)).toMatchObject({ ok: true, value: { kind: 'refused' } })
     const unknown = {
       ...posted,
-      wall: { ...page.wall, design: { ...page.wall.design, battenMaterial: 'oak' } },
+      wall: { ...page.wall, design: withDesign(page.wall.design, { battenMaterial: 'oak' }) },
     }
     expect(changeWall(db, ids, unknown)).toMatchObject({
       value: { problems: [expect.stringContaining('"oak"')] },
@@ -189,7 +190,12 @@ describe('jobs', () => {
   test('a broken file is taken in not at all, and every problem is listed', () => {
     const db = openDatabase(':memory:')
     const file = JSON.parse(demo) as {
-      rooms: { walls: { survey: { width: string }; design: { battenMaterial: string } }[] }[]
+      rooms: {
+        walls: {
+          survey: { width: string }
+          design: { pattern: string; patterns: Record<string, { battenMaterial: string }> }
+        }[]
+      }[]
     }
     const wall = file.rooms[0]?.walls[0]
     if (!wall) throw new Error('no wall')
@@ -201,9 +207,15 @@ describe('jobs', () => {
     })
     expect(second).toMatchObject({ ok: false, issue: [expect.stringMatching(/^file: is not JSON/)] })
     wall.survey.width = '120'
-    wall.design.battenMaterial = 'oak'
+    const { pattern, patterns } = wall.design
+    const options = patterns[pattern]
+    if (options) options.battenMaterial = 'oak'
     expect(takeInJobFile(db, JSON.stringify(file))).toMatchObject({
-      issue: [expect.stringContaining('rooms[0].walls[0].design.battenMaterial: there is no material "oak"')],
+      issue: [
+        expect.stringContaining(
+          'rooms[0].walls[0].design.patterns.battens.battenMaterial: there is no material "oak"',
+        ),
+      ],
     })
     expect(listJobs(db, { archived: false, search: '' })).toEqual([])
   })

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { materialsOf } from '~/core/files/readJobFile'
 import type { Result } from '~/length'
 import { fail, ok } from '~/length'
-import { storedSettings, storedWallDocument } from '~/model'
+import { storedSettings, storedWallDocument, upgradeWall } from '~/model'
 import type { Database } from './db/database.server'
 import { stepRefusal } from './steps.server'
 import { saveWall, stepWall, type WallState } from './walls.server'
@@ -13,7 +13,8 @@ const change = z.discriminatedUnion('intent', [
   z.object({
     intent: z.literal('save'),
     base: z.object({ wall: revision, settings: revision }),
-    wall: storedWallDocument,
+    // a page that was open through an update still speaks the version before
+    wall: z.preprocess(upgradeWall, storedWallDocument),
     settings: storedSettings,
     overwrite: z.boolean(),
   }),

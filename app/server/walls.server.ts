@@ -4,9 +4,9 @@ import {
   blankSurvey,
   type Settings,
   startingDesign,
-  storedSettings,
-  storedWallDocument,
   type WallDocument,
+  readWall,
+  readSettings,
 } from '~/model'
 import type { Database } from './db/database.server'
 import { jobs, rooms, walls } from './db/schema.server'
@@ -64,8 +64,8 @@ function stateOf(db: Database, documentId: string, settingsId: string): WallStat
   const wall = readDocument(db, documentId)
   const settings = readDocument(db, settingsId)
   return {
-    wall: storedWallDocument.parse(wall.body),
-    settings: storedSettings.parse(settings.body),
+    wall: readWall(wall.body),
+    settings: readSettings(settings.body),
     revisions: { wall: wall.revision, settings: settings.revision },
     history: historyOf(db, [documentId, settingsId]),
   }
@@ -122,7 +122,7 @@ export function wallsWithoutMaterial(db: Database, jobId: string, settings: Sett
     .where(eq(rooms.jobId, jobId))
     .all()
     .filter(({ documentId }) => {
-      const { design } = storedWallDocument.parse(readDocument(db, documentId).body)
+      const { design } = readWall(readDocument(db, documentId).body)
       return materialsOf(design).some(({ material }) => !known.has(material))
     })
     .map(({ name }) => name)
@@ -169,7 +169,10 @@ export function createWall(db: Database, { jobId, roomName, name }: NewWall): st
       roomId = newId()
       tx.insert(rooms).values({ id: roomId, jobId, name: roomName, position: known.length }).run()
     }
-    const documentId = createDocument(tx, { survey: blankSurvey(), design: startingDesign() })
+    const job = tx.select({ settingsId: jobs.settingsId }).from(jobs).where(eq(jobs.id, jobId)).get()
+    if (!job) throw new Error(`no job '${jobId}' to make a wall in`)
+    const { materials } = readSettings(readDocument(tx, job.settingsId).body)
+    const documentId = createDocument(tx, { survey: blankSurvey(), design: startingDesign(materials) })
     const id = newId()
     tx.insert(walls)
       .values({ id, roomId, name, position: nextPosition(tx, roomId), documentId })

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { inches, toInches } from '~/length'
-import { FIXINGS, NOT_WALKED, type Workpiece } from '~/model'
+import { FIXINGS, NOT_WALKED, type Workpiece, withDesign } from '~/model'
 import { anyMeetingWall, runs } from '../../../tests/anyWall'
 import { thing, wallOf } from '../../../tests/namedWalls'
 import { computePlan } from '../computePlan'
@@ -22,7 +22,10 @@ describe('a caution that can hurt: nothing is driven over a keep-out', () => {
   test('law: wherever a piece lies over one, either nothing is driven or the stretch is named', () => {
     fc.assert(
       fc.property(anyMeetingWall, fc.constantFrom('proposed' as const, ...FIXINGS), (wall, fixing) => {
-        const workpiece = { ...wall, wall: { ...wall.wall, design: { ...wall.wall.design, fixing } } }
+        const workpiece = {
+          ...wall,
+          wall: { ...wall.wall, design: withDesign(wall.wall.design, { fixing }) },
+        }
         const { pieces } = computePlan(workpiece)
         const outlines = keepOutsOf(workpiece.wall.survey).map(({ outline }) => boundsOf(outline))
         for (const piece of pieces) {

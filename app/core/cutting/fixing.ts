@@ -1,5 +1,5 @@
 import { addLengths, inches, type Length, nearestNanometer } from '~/length'
-import type { Fixing, Material, Survey, Workpiece } from '~/model'
+import { type Fixing, type Material, type Survey, type Workpiece, inForce } from '~/model'
 import type { CutRow, Piece } from '../pieces'
 import { boundsOf } from '../geometry'
 import { keepOutsOf } from '../survey/keepOuts'
@@ -104,7 +104,7 @@ const BRAD_WAITS: ReadonlySet<Fixing> = new Set(['dabs', 'pinsAndGlue'])
  */
 export function fixingOf(piece: Piece, material: Material, { wall }: Workpiece): FixingAdvice {
   const { behind, walkRound } = wall.survey
-  const { fixing: chosen } = wall.design
+  const { fixing: chosen } = inForce(wall.design)
   const { left, right, bottom, top } = boundsOf(piece.polygon)
   const clearOf = keptClear(piece, wall.survey)
   const isKept = (stud: number) =>

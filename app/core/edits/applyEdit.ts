@@ -1,10 +1,18 @@
-import { type Design, type Edit, type Survey, WIDTHS_KEPT, type Workpiece } from '~/model'
+import {
+  type Design,
+  type Edit,
+  type Survey,
+  WIDTHS_KEPT,
+  type Workpiece,
+  inForce,
+  withDesign,
+} from '~/model'
 import { rulesOf } from '../patterns/rules'
 import { onTick } from './onTick'
 
-function withDesign(workpiece: Workpiece, patch: Partial<Design>): Workpiece {
+function designed(workpiece: Workpiece, patch: Partial<Design>): Workpiece {
   const { wall } = workpiece
-  return { ...workpiece, wall: { ...wall, design: { ...wall.design, ...patch } } }
+  return { ...workpiece, wall: { ...wall, design: withDesign(wall.design, patch) } }
 }
 
 function withSurvey(workpiece: Workpiece, patch: Partial<Survey>): Workpiece {
@@ -26,11 +34,11 @@ export function applyEdit(workpiece: Workpiece, edit: Edit): Workpiece {
     case 'patchSurvey':
       return withSurvey(workpiece, edit.patch)
     case 'patchDesign':
-      return withDesign(workpiece, edit.patch)
+      return designed(workpiece, edit.patch)
     case 'setHeight':
-      return withDesign(workpiece, { height: { rule: 'typed', value: onTick(workpiece, edit.height) } })
+      return designed(workpiece, { height: { rule: 'typed', value: onTick(workpiece, edit.height) } })
     case 'setGap':
-      return withDesign(workpiece, rulesOf(workpiece.wall.design).withGap(workpiece, edit.gap))
+      return designed(workpiece, rulesOf(inForce(workpiece.wall.design)).withGap(workpiece, edit.gap))
     case 'patchSettings':
       return { ...workpiece, settings: { ...settings, ...edit.patch } }
     case 'addMaterial': {

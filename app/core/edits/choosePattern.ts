@@ -1,5 +1,13 @@
 import { inches } from '~/length'
-import { type Design, type Edit, type Pattern, STOCK_LIST, usualOffers, type Workpiece } from '~/model'
+import {
+  type Design,
+  type Edit,
+  type Pattern,
+  STOCK_LIST,
+  usualOffers,
+  type Workpiece,
+  inForce,
+} from '~/model'
 import { rulesOf } from '../patterns/rules'
 
 /** Adds a built-in material the job lacks, in its usual lengths. */
@@ -23,32 +31,28 @@ function materialsIn(patch: Partial<Design>): string[] {
 }
 
 /**
- * Turns a wall to another pattern, from where that pattern usually starts. What belongs to other patterns alone
- * stays in the design, so that turning back loses nothing of it.
+ * Turns a wall to another pattern: as the wall had it before, or, for the first time, from where that pattern usually
+ * starts. What the pattern that is left has stays in the design.
  */
 export function choosePattern(workpiece: Workpiece, pattern: Pattern): Edit[] {
-  const { design } = workpiece.wall
+  const { survey, design: document } = workpiece.wall
+  const design = inForce(document)
   const rules = rulesOf({ pattern })
-  const patch = rules.usual(workpiece.wall)
+  const left = rulesOf(design).leaves(design)
+  const brought = { ...left, ...rules.brings({ ...design, ...left }) }
+  const known = document.patterns[pattern]
+  const patch = { ...(known ? {} : rules.usual({ survey })), ...brought, pattern }
   const own = rules.materials(design).map(({ material }) => material)
   return [
     ...[...materialsIn(patch), ...own].flatMap((id) => haveMaterial(workpiece, id)),
-    {
-      type: 'patchDesign',
-      patch: {
-        ...rulesOf(design).leaves(design),
-        ...patch,
-        pattern,
-        shift: inches(0),
-        sectionOwn: {},
-      },
-    },
+    { type: 'patchDesign', patch },
   ]
 }
 
 /** A horizontal to start with, of its use, with an id of its own. */
 export function newRail(workpiece: Workpiece, use: Design['rails'][number]['use']): Edit[] {
-  const { design, survey } = workpiece.wall
+  const { survey } = workpiece.wall
+  const design = inForce(workpiece.wall.design)
   const numbers = design.rails
     .filter(({ id }) => id.startsWith(`${use}-`))
     .map(({ id }) => Number(/-(\d+)$/.exec(id)?.[1] ?? 0))

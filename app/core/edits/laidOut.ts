@@ -1,4 +1,4 @@
-import type { Edit, Workpiece } from '~/model'
+import { type Edit, type Workpiece, inForce } from '~/model'
 import { layOut } from '../layout/layOutWall'
 import type { Layout } from '../layout/layout'
 import { applyEdits } from './applyEdit'
@@ -6,7 +6,7 @@ import { applyEdits } from './applyEdit'
 /** The layout that edits make: what a button says of it is read off this, so that what it says is what comes. */
 export function laidOut(workpiece: Workpiece, edits: readonly Edit[]): Layout {
   const { wall, settings } = applyEdits(workpiece, edits)
-  return layOut(wall.survey, wall.design, settings)
+  return layOut(wall.survey, inForce(wall.design), settings)
 }
 
 /** The gap a layout is spoken of by: its first section's first gap, or the space beside a single strip. */

@@ -1,5 +1,5 @@
 import { inches, nanometers } from '~/length'
-import { PATTERNS, startingSettings } from '~/model'
+import { type Design, inForce, type Pattern, PATTERNS, STARTING_BOXES, startingSettings } from '~/model'
 import { keptBase, wallOf } from '../../../tests/namedWalls'
 import { computePlan } from '../computePlan'
 import { applyEdit, applyEdits } from './applyEdit'
@@ -26,36 +26,63 @@ describe('choosing a pattern', () => {
     expect(choosePattern(full, 'boxes').every(({ type }) => type === 'patchDesign')).toBe(true)
   })
 
-  test('turning through all patterns and back keeps what belongs to each alone', () => {
-    let workpiece = wallOf({ baseboard: keptBase(4) }, { rows: [2, 1], border: 'miter' })
-    workpiece = applyEdits(workpiece, [
-      { type: 'patchDesign', patch: { boxes: { ...workpiece.wall.design.boxes, margin: inches(3.25) } } },
-    ])
-    for (const pattern of PATTERNS) workpiece = applyEdits(workpiece, choosePattern(workpiece, pattern))
-    expect(workpiece.wall.design.boxes.margin).toBe(inches(3.25))
-    expect(workpiece.wall.design.border).toBe('miter')
+  test('turned through all patterns and back, each is as it was left: spacing, rows, boxes, foot and height', () => {
+    const changed: Partial<Record<Pattern, Partial<Design>>> = {
+      battens: {
+        spacing: { school: 'fromCenter', wish: inches(11), measure: 'pitch', centerOn: 'gap', about: null },
+        height: { rule: 'typed', value: inches(43) },
+        cap: { material: 'pine-1x2', lay: 'flat' },
+        shift: inches(1),
+      },
+      grid: { rows: [2, 1], border: 'miter', sectionOwn: { all: { strips: 5, shift: inches(0) } } },
+      boxes: { boxes: { ...STARTING_BOXES, margin: inches(3.25) } },
+      slats: { battenMaterial: 'pine-1x3' },
+      rails: { height: { rule: 'half' } },
+    }
+    let workpiece = wallOf({ baseboard: keptBase(4) })
+    const left = new Map<Pattern, Design>()
     for (const pattern of PATTERNS) {
+      const patch = changed[pattern] ?? {}
+      workpiece = applyEdits(workpiece, [
+        ...choosePattern(workpiece, pattern),
+        { type: 'patchDesign', patch },
+      ])
+      left.set(pattern, inForce(workpiece.wall.design))
+      expect(left.get(pattern)).toMatchObject(patch)
+    }
+    for (const pattern of [...PATTERNS].reverse()) {
+      workpiece = applyEdits(workpiece, choosePattern(workpiece, pattern))
+      // horizontals of their own belong to the wall, whatever its pattern
+      const { rails: _now, ...design } = inForce(workpiece.wall.design)
+      const { rails: _then, ...before } = left.get(pattern) ?? inForce(workpiece.wall.design)
+      expect(design).toEqual(before)
+    }
+  })
+
+  test('a pattern that is new to a wall stays on the baseboard that stays', () => {
+    const workpiece = wallOf({ baseboard: keptBase(4) })
+    for (const pattern of PATTERNS.filter((each) => each !== 'battens')) {
       const { design } = applyEdits(workpiece, choosePattern(workpiece, pattern)).wall
-      expect(design.pattern).toBe(pattern)
-      // the baseboard stays, so nothing takes its place
-      expect(design.foot.kind).toBe('baseboard')
+      expect(inForce(design)).toMatchObject({ pattern, foot: { kind: 'baseboard' } })
     }
   })
 
   test('the rail a wall of rails starts with goes with it, one that was touched stays', () => {
     const start = wallOf()
     const rails = applyEdits(start, choosePattern(start, 'rails'))
-    expect(rails.wall.design.rails).toHaveLength(1)
-    expect(applyEdits(rails, choosePattern(rails, 'battens')).wall.design.rails).toEqual([])
+    expect(inForce(rails.wall.design).rails).toHaveLength(1)
+    expect(inForce(applyEdits(rails, choosePattern(rails, 'battens')).wall.design).rails).toEqual([])
+    const there = applyEdits(rails, choosePattern(rails, 'battens'))
+    expect(inForce(applyEdits(there, choosePattern(there, 'rails')).wall.design).rails).toHaveLength(1)
     const touched = applyEdits(rails, newRail(rails, 'shelf'))
-    expect(applyEdits(touched, choosePattern(touched, 'grid')).wall.design.rails).toHaveLength(2)
+    expect(inForce(applyEdits(touched, choosePattern(touched, 'grid')).wall.design).rails).toHaveLength(2)
   })
 
   test('a second rail of a use gets a number of its own', () => {
     let workpiece = wallOf()
     for (let i = 0; i < 3; i++) workpiece = applyEdits(workpiece, newRail(workpiece, 'shelf'))
     workpiece = applyEdits(workpiece, newRail(workpiece, 'chairRail'))
-    expect(workpiece.wall.design.rails.map(({ id }) => id)).toEqual([
+    expect(inForce(workpiece.wall.design).rails.map(({ id }) => id)).toEqual([
       'shelf-1',
       'shelf-2',
       'shelf-3',
@@ -66,7 +93,7 @@ describe('choosing a pattern', () => {
 
 describe('a count picked by hand', () => {
   test('goes to the wall where it is one section, to the section where there are several', () => {
-    const { design } = wallOf().wall
+    const design = inForce(wallOf().wall.design)
     expect(withCount(design, 'all', 9)).toMatchObject({ spacing: { school: 'nearWish', strips: 9 } })
     expect(withCount({ ...design, spacing: { school: 'centerMarks', bays: 4 } }, 'all', 9)).toMatchObject({
       spacing: { school: 'equalByCount', strips: 9 },
@@ -79,9 +106,9 @@ describe('a count picked by hand', () => {
 
   test('a box pulled to a width becomes the wish, and its limits give way', () => {
     const workpiece = wallOf({}, { pattern: 'boxes' })
-    const wide = applyEdit(workpiece, { type: 'setGap', gap: inches(70) }).wall.design.boxes
+    const wide = inForce(applyEdit(workpiece, { type: 'setGap', gap: inches(70) }).wall.design).boxes
     expect(wide).toMatchObject({ wish: inches(70), most: inches(70), count: null })
-    const narrow = applyEdit(workpiece, { type: 'setGap', gap: inches(9) }).wall.design.boxes
+    const narrow = inForce(applyEdit(workpiece, { type: 'setGap', gap: inches(9) }).wall.design).boxes
     expect(narrow).toMatchObject({ wish: inches(9), least: inches(9) })
   })
 })

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import { fileProblemText } from '~/messages'
 import { readJobFile } from './readJobFile'
 
-type Wall = { survey: Record<string, { id: string }[]>; design: { rails: object[] } }
+type Wall = { survey: Record<string, { id: string }[]>; design: { frame: { rails: object[] } } }
 const demo = () => JSON.parse(readFileSync('examples/tern-cottage.regla.json', 'utf8'))
 
 function problems(change: (wall: Wall, job: ReturnType<typeof demo>) => void): string[] {
@@ -29,8 +29,8 @@ describe('ids stand once in a file', () => {
     ],
     [
       'rails',
-      (wall: Wall) => twice(wall.design.rails as { id: string }[]),
-      'rooms[4].walls[0].design.rails[1].id: "rail-1" is used twice',
+      (wall: Wall) => twice(wall.design.frame.rails as { id: string }[]),
+      'rooms[4].walls[0].design.frame.rails[1].id: "rail-1" is used twice',
     ],
     [
       'materials',
@@ -55,9 +55,11 @@ describe('ids stand once in a file', () => {
 
   test('a rail may not take the name of a strip the plan makes itself', () => {
     for (const id of ['topRail', 'border', 'batten-3', 'gridRail-2', 'filler-left', 'cap'])
-      expect(problems((wall) => ((wall.design.rails[0] as { id: string }).id = id))[0]).toContain(
+      expect(problems((wall) => ((wall.design.frame.rails[0] as { id: string }).id = id))[0]).toContain(
         `"${id}" is a name the plan gives its own strips`,
       )
-    expect(problems((wall) => ((wall.design.rails[0] as { id: string }).id = 'my-batten-3'))).toEqual([])
+    expect(problems((wall) => ((wall.design.frame.rails[0] as { id: string }).id = 'my-batten-3'))).toEqual(
+      [],
+    )
   })
 })

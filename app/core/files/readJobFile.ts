@@ -1,6 +1,7 @@
 import type { z } from 'zod'
 import { fail, ok, type Result } from '~/length'
-import { type JobFile, jobFileSchemaFor, unitsOf } from '~/model'
+import { type JobFile, parseJobFile, PATTERNS, inForce, type DesignDocument } from '~/model'
+import type { NamedMaterial } from '../patterns/patternRules'
 import { rulesOf } from '../patterns/rules'
 
 /** One thing wrong with a file, with its path: rooms[0].walls[1].survey.width. */
@@ -60,9 +61,10 @@ function crossChecks(file: JobFile): FileProblem[] {
       once(`${path}.survey.things`, wall.survey.things)
       once(`${path}.survey.readings`, wall.survey.readings)
       once(`${path}.survey.behind.keepOuts`, wall.survey.behind.keepOuts)
-      once(`${path}.design.rails`, wall.design.rails)
-      wall.design.rails.forEach(({ id }, i) => {
-        if (OWN_NAMES.test(id)) problems.push({ code: 'ownName', path: `${path}.design.rails[${i}].id`, id })
+      once(`${path}.design.frame.rails`, wall.design.frame.rails)
+      wall.design.frame.rails.forEach(({ id }, i) => {
+        if (OWN_NAMES.test(id))
+          problems.push({ code: 'ownName', path: `${path}.design.frame.rails[${i}].id`, id })
       })
       for (const { at, material } of materialsOf(wall.design)) check(`${path}.design.${at}`, material)
     })
@@ -70,16 +72,21 @@ function crossChecks(file: JobFile): FileProblem[] {
   return problems
 }
 
-/** Every place where a design names a material. */
-export function materialsOf(design: JobFile['rooms'][number]['walls'][number]['design']) {
-  return [
-    { at: 'battenMaterial', material: design.battenMaterial },
-    ...(design.foot.kind === 'rail' ? [{ at: 'foot.material', material: design.foot.material }] : []),
-    ...(design.topRail ? [{ at: 'topRail.material', material: design.topRail.material }] : []),
-    ...(design.cap ? [{ at: 'cap.material', material: design.cap.material }] : []),
-    ...design.rails.map(({ material }, i) => ({ at: `rails[${i}].material`, material })),
-    ...rulesOf(design).materials(design),
-  ]
+/** Every place where a design names a material: in what each of its patterns has, and in the frame. */
+export function materialsOf(design: DesignDocument): NamedMaterial[] {
+  const named = PATTERNS.flatMap((pattern): NamedMaterial[] => {
+    if (!design.patterns[pattern]) return []
+    const had = inForce({ ...design, pattern })
+    return [
+      { at: 'battenMaterial', material: had.battenMaterial },
+      ...(had.foot.kind === 'rail' ? [{ at: 'foot.material', material: had.foot.material }] : []),
+      ...(had.topRail ? [{ at: 'topRail.material', material: had.topRail.material }] : []),
+      ...(had.cap ? [{ at: 'cap.material', material: had.cap.material }] : []),
+      ...rulesOf({ pattern }).materials(had),
+    ].map(({ at, material }) => ({ at: `patterns.${pattern}.${at}`, material }))
+  })
+  const rails = design.frame.rails.map(({ material }, i) => ({ at: `frame.rails[${i}].material`, material }))
+  return [...named, ...rails]
 }
 
 /** Reads a job file: the whole job, or every problem with its path. Nothing is taken in by halves. */
@@ -92,7 +99,7 @@ export function readJobFile(text: string): Result<JobFile, readonly FileProblem[
       { code: 'notJson', path: 'file', detail: error instanceof Error ? error.message : String(error) },
     ])
   }
-  const parsed = jobFileSchemaFor(unitsOf(raw)).safeParse(raw)
+  const parsed = parseJobFile(raw)
   if (!parsed.success) return fail(flatten(parsed.error.issues, []))
   const problems = crossChecks(parsed.data)
   return problems.length > 0 ? fail(problems) : ok(parsed.data)

@@ -1,5 +1,5 @@
 import { inches, millimeters, nearestNanometer, tickOf } from '~/length'
-import { usualOffers, type Workpiece } from '~/model'
+import { usualOffers, type Workpiece, inForce } from '~/model'
 import { type Layout, longestBoard } from '../layout/layout'
 import { isUpright, type Piece } from '../pieces'
 import type { Finding, WayOut } from './finding'
@@ -62,7 +62,7 @@ export function boardFindings(
       waysOut,
     })
   }
-  const joint = wall.design.railJoint
+  const joint = inForce(wall.design).railJoint
   const other = joint === 'scarf' ? 'butt' : 'scarf'
   for (const band of layout.bands) {
     const of = pieces.filter((piece) => piece.stripId === band.id)

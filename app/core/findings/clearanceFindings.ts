@@ -1,5 +1,5 @@
 import { nearestNanometer } from '~/length'
-import type { Workpiece } from '~/model'
+import { type Workpiece, inForce } from '~/model'
 import { boundsOf, type Polygon } from '../geometry'
 import type { Layout } from '../layout/layout'
 import type { Piece } from '../pieces'
@@ -19,7 +19,7 @@ const ROUNDING = 2
 
 /** Plates that strips come nearer to than was asked for, without lying on them; each plate once, with the nearest. */
 export function clearanceFindings({ wall }: Workpiece, layout: Layout, pieces: readonly Piece[]): Finding[] {
-  const { meets, judgement } = wall.design
+  const { meets, judgement } = inForce(wall.design)
   return layout.obstacles.flatMap((obstacle): Finding[] => {
     const { kind } = obstacle
     if (!obstacle.plate || kind === 'strip' || !isPlate(kind)) return []

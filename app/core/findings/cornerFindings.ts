@@ -1,4 +1,4 @@
-import type { Workpiece } from '~/model'
+import { type Workpiece, inForce } from '~/model'
 import { cornerOf } from '../layout/corners'
 import type { Layout } from '../layout/layout'
 import { isUpright, type Piece } from '../pieces'
@@ -6,7 +6,8 @@ import type { Finding } from './finding'
 
 /** Mitred or coped corners that nobody measured, and stairs that the layout does not follow. */
 export function cornerFindings({ wall }: Workpiece, layout: Layout, pieces: readonly Piece[]): Finding[] {
-  const { survey, design } = wall
+  const { survey } = wall
+  const design = inForce(wall.design)
   const findings: Finding[] = []
   const horizontals = pieces.filter(
     ({ role, stripId }) =>

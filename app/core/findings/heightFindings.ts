@@ -1,12 +1,13 @@
 import { subtractLengths } from '~/length'
-import type { Workpiece } from '~/model'
+import { type Workpiece, inForce } from '~/model'
 import { capHeight, type Layout } from '../layout/layout'
 import { partOfHeight } from '../survey/wallLines'
 import type { Finding, WayOut } from './finding'
 
 /** What the heights have to say: above the ceiling, no room for battens, no baseboard to stand on. */
 export function heightFindings({ wall, settings }: Workpiece, layout: Layout): Finding[] {
-  const { survey, design } = wall
+  const { survey } = wall
+  const design = inForce(wall.design)
   const { lines } = layout
   const findings: Finding[] = []
   const highest = subtractLengths(lines.headLine, capHeight(design, settings))

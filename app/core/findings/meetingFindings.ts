@@ -1,5 +1,5 @@
 import { nearestNanometer, tickOf, ZERO } from '~/length'
-import type { Workpiece } from '~/model'
+import { type Workpiece, inForce } from '~/model'
 import { boundsOf, unitVector } from '../geometry'
 import { applyEdits } from '../edits/applyEdit'
 import { gapOf, laidOut } from '../edits/laidOut'
@@ -16,7 +16,8 @@ import type { Finding, WayOut } from './finding'
 /** A strip lies over a plate, or half over something: not settled by the survey or the design. */
 function isOpen(meeting: Meeting, workpiece: Workpiece): boolean {
   const { obstacle, whole } = meeting
-  if (workpiece.wall.design.meets[obstacle.id] !== undefined || obstacle.fate === 'cutRound') return false
+  if (inForce(workpiece.wall.design).meets[obstacle.id] !== undefined || obstacle.fate === 'cutRound')
+    return false
   return obstacle.plate || !whole
 }
 
@@ -80,7 +81,7 @@ function clearingShifts(workpiece: Workpiece, layout: Layout): WayOut[] {
   if (!placement || layout.sections[0]?.id !== 'all') return []
   const tick = tickOf(workpiece.settings.tape)
   const now = layout.sections[0].shifted
-  const { clearance } = workpiece.wall.design.judgement
+  const { clearance } = inForce(workpiece.wall.design).judgement
   const lefts = layout.uprights.map(({ left }) => left)
   const find = (sign: 1 | -1, room: number, barred: readonly [number, number][]): WayOut[] => {
     const ends = barred.map(([from, to]) => (sign > 0 ? to : -from)).filter((by) => by > 0)
@@ -117,7 +118,7 @@ function clearingShifts(workpiece: Workpiece, layout: Layout): WayOut[] {
 function clearingCounts(workpiece: Workpiece, layout: Layout, howMany: number): WayOut[] {
   const { placement } = layout
   if (!placement || rulesOf(layout).places === 'margins' || layout.sections[0]?.id !== 'all') return []
-  const ends = endsOf(workpiece.wall.design)
+  const ends = endsOf(inForce(workpiece.wall.design))
   const now = placement.nearEdges.length
   const found: WayOut[] = []
   for (const strips of [-1, 1, -2, 2, -3, 3].map((more) => now + more)) {
@@ -137,7 +138,7 @@ function clearingCounts(workpiece: Workpiece, layout: Layout, howMany: number): 
 }
 
 function settle(workpiece: Workpiece, meeting: Meeting): WayOut[] {
-  const { meets } = workpiece.wall.design
+  const { meets } = inForce(workpiece.wall.design)
   const { obstacle, whole } = meeting
   const as = (how: 'notch' | 'clear'): WayOut['edits'] => [
     { type: 'patchDesign', patch: { meets: { ...meets, [obstacle.id]: how } } },
@@ -153,7 +154,8 @@ function settle(workpiece: Workpiece, meeting: Meeting): WayOut[] {
  * other strip: an electrician's work.
  */
 function moveBox(workpiece: Workpiece, meeting: Meeting, spec: StripSpec): WayOut[] {
-  const { survey, design } = workpiece.wall
+  const { survey } = workpiece.wall
+  const design = inForce(workpiece.wall.design)
   const box = survey.things.find(({ id }) => id === meeting.obstacle.id)
   if (!box || !meeting.obstacle.plate || spec.directionDeg !== 90) return []
   const { clearance } = design.judgement
@@ -172,7 +174,7 @@ function moveBox(workpiece: Workpiece, meeting: Meeting, spec: StripSpec): WayOu
     })
   const clears = ({ edits }: WayOut) => {
     const next = applyEdits(workpiece, edits)
-    const moved = layOut(next.wall.survey, next.wall.design, next.settings)
+    const moved = layOut(next.wall.survey, inForce(next.wall.design), next.settings)
     const here = moved.obstacles.find(({ id }) => id === box.id)
     if (!here) return false
     const { left, right } = boundsOf(here.outline)

@@ -1,6 +1,6 @@
 import polygonClipping from 'polygon-clipping'
 import { nearestNanometer } from '~/length'
-import type { Workpiece } from '~/model'
+import { type Workpiece, inForce, type Design } from '~/model'
 import { boundsOf, type Polygon, signedArea } from '../geometry'
 import type { Band, Layout } from '../layout/layout'
 import type { Piece } from '../pieces'
@@ -41,7 +41,7 @@ export function overlappingStrips(pieces: readonly Piece[]): (readonly [string, 
 
 /** A horizontal with a height of its own moved clear of another, below it or above it, or taken off. */
 function moveApart({ wall }: Workpiece, layout: Layout, ids: readonly string[]): WayOut[] {
-  const { rails } = wall.design
+  const { rails } = inForce(wall.design)
   const own = rails.findLast(({ id }) => ids.includes(id))
   const band = layout.bands.find(({ id }) => id === own?.id)
   const other = layout.bands.find(({ id }) => id !== own?.id && ids.includes(id))
@@ -82,7 +82,7 @@ function moveApart({ wall }: Workpiece, layout: Layout, ids: readonly string[]):
   return [...(band && other ? beside(band, other) : []), takeOff(own.id, rails)]
 }
 
-function takeOff(id: string, rails: Workpiece['wall']['design']['rails']): WayOut {
+function takeOff(id: string, rails: Design['rails']): WayOut {
   return {
     says: { code: 'takeRailOff', bandId: id },
     edits: [{ type: 'patchDesign', patch: { rails: rails.filter((rail) => rail.id !== id) } }],
@@ -115,7 +115,7 @@ export function overlapFindings(workpiece: Workpiece, layout: Layout, pieces: re
 
 /** Horizontals of which nothing is left to cut, because others or the wall's own things take all their place. */
 export function vanishedFindings({ wall }: Workpiece, vanished: readonly Band[]): Finding[] {
-  const { rails } = wall.design
+  const { rails } = inForce(wall.design)
   return vanished.map(({ id }) => ({
     stage: 'layout',
     severity: 'wrong',
@@ -129,7 +129,7 @@ export function vanishedFindings({ wall }: Workpiece, vanished: readonly Band[])
 /** Horizontals over the ceiling or the crown, or under the floor or the baseboard that stays. */
 export function bandsOffWall({ wall, settings }: Workpiece, layout: Layout): Finding[] {
   const { lines } = layout
-  const { rails } = wall.design
+  const { rails } = inForce(wall.design)
   return layout.bands.flatMap((band): Finding[] => {
     const over = band.top - lines.headLine
     const under = lines.baseTop - band.bottom
@@ -173,7 +173,7 @@ export function bandsOffWall({ wall, settings }: Workpiece, layout: Layout): Fin
 
 /** A part of the wall to be covered that is not on the wall, runs backwards or is empty. */
 export function extentFindings({ wall, settings }: Workpiece, layout: Layout): Finding[] {
-  const { extent } = wall.design
+  const { extent } = inForce(wall.design)
   if (!extent) return []
   const { lines } = layout
   const whole: WayOut = {

@@ -1,5 +1,5 @@
 import { inches, type Length, nearestNanometer, ZERO } from '~/length'
-import type { Ends, Spacing, Workpiece } from '~/model'
+import { type Ends, type Spacing, type Workpiece, inForce } from '~/model'
 import { gapOf, laidOut } from '../edits/laidOut'
 import type { Layout } from '../layout/layout'
 import { endsOf, rulesOf } from '../patterns/rules'
@@ -29,7 +29,7 @@ function spacingWay(workpiece: Workpiece, spacing: Spacing): WayOut[] {
 
 /** The counts of equal gaps nearest to a wished clear gap, as ways out. */
 function evenWaysOut(workpiece: Workpiece, wish: Length, layout: Layout, howMany: number): WayOut[] {
-  const ends = endsOf(workpiece.wall.design)
+  const ends = endsOf(inForce(workpiece.wall.design))
   const choices = countChoices(
     { school: 'nearWish', wish, measure: 'gap', least: wish, most: wish, ends, strips: null },
     spanOf(layout),
@@ -48,10 +48,10 @@ function spanOf({ sections, left, right }: Layout): Length {
 
 function waysOutOfIssue(issue: SpacingIssue, workpiece: Workpiece, layout: Layout): WayOut[] {
   const { wall, settings } = workpiece
-  const { spacing } = wall.design
+  const { spacing } = inForce(wall.design)
   const span = spanOf(layout)
   const width = layout.stripWidth
-  const ends = endsOf(wall.design)
+  const ends = endsOf(inForce(wall.design))
   const byCount = (strips: number, at: Ends) =>
     spacingWay(workpiece, { school: 'equalByCount', strips, ends: at })
   const narrower = (needed: number): WayOut[] =>
@@ -91,7 +91,7 @@ function waysOutOfIssue(issue: SpacingIssue, workpiece: Workpiece, layout: Layou
       // a box as high as two of its margins, on the half inch
       const half = inches(0.5)
       const margin = nearestNanometer(Math.floor(Math.min(issue.height, issue.width) / 4 / half) * half)
-      const { boxes } = wall.design
+      const { boxes } = inForce(wall.design)
       return margin < half || margin >= issue.margin
         ? []
         : [
@@ -130,7 +130,7 @@ function endBays({
 
 /** End bays so narrow that they look like a mistake, whatever the school made them, a shift or a stud. */
 function slivers(workpiece: Workpiece, layout: Layout): Finding[] {
-  const { spacing, shift } = workpiece.wall.design
+  const { spacing, shift } = inForce(workpiece.wall.design)
   return layout.sections.flatMap((section): Finding[] => {
     const bays = section.placement && endBays(section.placement)
     if (!bays) return []
@@ -175,7 +175,7 @@ function slivers(workpiece: Workpiece, layout: Layout): Finding[] {
 }
 
 function centerMarks(workpiece: Workpiece, placement: Placement): Finding[] {
-  const { design } = workpiece.wall
+  const design = inForce(workpiece.wall.design)
   const [endBay, innerBay] = placement.leftEnd > 0 ? [placement.leftEnd, placement.gaps[0]] : placement.gaps
   if (design.spacing.school !== 'centerMarks' || endBay === undefined || innerBay === undefined) return []
   if (Math.abs(endBay - innerBay) <= ROUNDING) return []
@@ -195,7 +195,7 @@ function centerMarks(workpiece: Workpiece, placement: Placement): Finding[] {
 }
 
 function outsideLimits(workpiece: Workpiece, layout: Layout): Finding[] {
-  const { spacing } = workpiece.wall.design
+  const { spacing } = inForce(workpiece.wall.design)
   const gap = gapOf(layout)
   if (spacing.school !== 'nearWish' || spacing.strips === null || gap === null) return []
   if (gap >= spacing.least - ROUNDING && gap <= spacing.most + ROUNDING) return []

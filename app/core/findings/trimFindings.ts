@@ -1,5 +1,5 @@
 import { type Length, nearestNanometer } from '~/length'
-import { LEVEL_RULES, QUARTER_ROUND, usualOffers, type Workpiece } from '~/model'
+import { LEVEL_RULES, QUARTER_ROUND, usualOffers, type Workpiece, inForce, type Design } from '~/model'
 import type { Layout } from '../layout/layout'
 import { rulesOf } from '../patterns/rules'
 import type { StripPlan } from '../layout/frames'
@@ -22,10 +22,12 @@ function leftBy({ shape, lines, left, right }: Layout): { gap: number; outOfLeve
 
 /** What each of the other rules would leave, read off the layouts they make. */
 function otherRules(workpiece: Workpiece): WayOut[] {
-  return LEVEL_RULES.filter((rule) => rule !== workpiece.wall.design.levelRule).map((rule): WayOut => {
-    const edits: WayOut['edits'] = [{ type: 'patchDesign', patch: { levelRule: rule } }]
-    return { says: { code: 'useLevelRule', rule, ...leftBy(laidOut(workpiece, edits)) }, edits }
-  })
+  return LEVEL_RULES.filter((rule) => rule !== inForce(workpiece.wall.design).levelRule).map(
+    (rule): WayOut => {
+      const edits: WayOut['edits'] = [{ type: 'patchDesign', patch: { levelRule: rule } }]
+      return { says: { code: 'useLevelRule', rule, ...leftBy(laidOut(workpiece, edits)) }, edits }
+    },
+  )
 }
 
 /** The widest space between the layout's top and the ceiling or crown above it. */
@@ -47,7 +49,7 @@ export function slopeFindings(workpiece: Workpiece, layout: Layout): Finding[] {
     const heights = bendsWithin(profile, layout.left, layout.right).map((x) => profileAt(profile, x))
     return Math.max(...heights) - Math.min(...heights)
   }
-  const { levelRule } = wall.design
+  const { levelRule } = inForce(wall.design)
   const findings: Finding[] = []
   const fall = fallOf(shape.floor)
   if (fall > settings.fit)
@@ -73,7 +75,7 @@ export function slopeFindings(workpiece: Workpiece, layout: Layout): Finding[] {
 }
 
 /** What the design has settled about a baseboard thinner than the strips: a way that its pattern carries out. */
-function isSettled(design: Workpiece['wall']['design']): boolean {
+function isSettled(design: Design): boolean {
   return design.proud !== 'leave' && rulesOf(design).standsFree
 }
 
@@ -109,7 +111,8 @@ function onBase({ settings }: Workpiece, railMaterial: string): WayOut[] {
 /** Battens thicker than the trim they stand on or end at, with the ways out of it. */
 export function proudFindings(workpiece: Workpiece, layout: Layout, plans: readonly StripPlan[]): Finding[] {
   const { wall, settings } = workpiece
-  const { survey, design } = wall
+  const { survey } = wall
+  const design = inForce(wall.design)
   const thickness = meetingThickness(layout)
   const { places, standsFree, framesItself } = rulesOf(layout)
   const findings: Finding[] = []
@@ -186,7 +189,7 @@ export function proudFindings(workpiece: Workpiece, layout: Layout, plans: reado
 }
 
 /** Things that strips end at, within their own length. */
-function endedAt({ spec }: StripPlan, layout: Layout, meets: Workpiece['wall']['design']['meets']): string[] {
+function endedAt({ spec }: StripPlan, layout: Layout, meets: Design['meets']): string[] {
   const ending = meetings(spec, layout.obstacles).filter((each) => treatmentOf(each, meets) === 'end')
   if (ending.length === 0) return []
   const whole = placePiece({ ...spec, id: spec.stripId })
@@ -207,7 +210,7 @@ function thingFindings(
 ): Finding[] {
   const thickness = meetingThickness(layout)
   const { things } = wall.survey
-  const met = new Set(plans.flatMap((plan) => endedAt(plan, layout, wall.design.meets)))
+  const met = new Set(plans.flatMap((plan) => endedAt(plan, layout, inForce(wall.design).meets)))
   return things
     .filter((thing) => met.has(thing.id) && thing.kind !== 'cutOff' && thing.thickness < thickness)
     .map((thing) => {

@@ -1,5 +1,5 @@
 import { type Length, nearestNanometer, ZERO } from '~/length'
-import type { Design, Edit, Survey, Workpiece } from '~/model'
+import { type Design, type Edit, type Survey, type Workpiece, inForce, withDesign } from '~/model'
 import { type NewWidthWay, newWidthWays } from '../asbuilt/newWidth'
 import { recutsBetween } from '../asbuilt/recuts'
 import { applyEdits } from '../edits/applyEdit'
@@ -53,21 +53,25 @@ function takenUp({ uptake, nearEdges }: NewWidthWay, by: Length, even: Design['s
  */
 export function widthFindings(workpiece: Workpiece, layout: Layout): Finding[] {
   const { wall, settings } = workpiece
-  const { survey, design } = wall
+  const { survey } = wall
+  const design = inForce(wall.design)
   const { placement } = layout
   if (!placement || placement.leftEnd !== 0 || placement.rightEnd !== 0) return []
   if (rulesOf(design).places === 'margins') return []
   const now = nearestNanometer(layout.right - layout.left)
   const even = evenly(design, layout)
-  const asBefore = { ...design, spacing: even, fillers: null, shift: ZERO }
+  const asBefore = { spacing: even, fillers: null, shift: ZERO }
   for (const earlier of earlierSurveys(survey)) {
-    const before = layOut(earlier, asBefore, settings).placement
+    const before = layOut(earlier, { ...design, ...asBefore }, settings).placement
     if (!before || before.nearEdges.length !== placement.nearEdges.length) continue
     const by = nearestNanometer(now - before.span)
     // less than a piece may miss its place by is taken up by the caulk
     if (Math.abs(by) <= settings.fit || Math.abs(by) > before.span * MEASURED_AGAIN || before.leftEnd !== 0)
       continue
-    const cut = cutWall({ wall: { survey: earlier, design: asBefore }, settings }).pieces
+    const cut = cutWall({
+      wall: { survey: earlier, design: withDesign(wall.design, asBefore) },
+      settings,
+    }).pieces
     const waysOut = newWidthWays(before, by).map((way): WayOut => {
       const edits = takenUp(way, by, even)
       const { pieces, boards, cost } = recutsBetween(

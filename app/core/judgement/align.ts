@@ -1,5 +1,5 @@
 import { type Length, nearestNanometer } from '~/length'
-import type { Edit, Settings, ThingKind, WallDocument, Workpiece } from '~/model'
+import { type Edit, type Settings, type ThingKind, type WallDocument, type Workpiece, inForce } from '~/model'
 import { boundsOf } from '../geometry'
 import { layOut } from '../layout/layOutWall'
 import type { Layout } from '../layout/layout'
@@ -81,8 +81,8 @@ export function rhythmOf(
   settings: Settings,
   { wall }: Workpiece,
 ): Rhythm | null {
-  if (!rulesOf(wall.design).standsFree) return null
-  const layout = layOut(beside.survey, beside.design, settings)
+  if (!rulesOf(inForce(wall.design)).standsFree) return null
+  const layout = layOut(beside.survey, inForce(beside.design), settings)
   const [section] = layout.sections
   const gap = section?.placement?.gaps[0]
   if (gap === undefined || gap <= 0 || rulesOf(layout).places === 'margins') return null

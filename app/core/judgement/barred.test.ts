@@ -1,5 +1,5 @@
 import { inches } from '~/length'
-import { STARTING_JUDGEMENT } from '~/model'
+import { STARTING_JUDGEMENT, inForce } from '~/model'
 import { thing, wallOf } from '../../../tests/namedWalls'
 import { layOut } from '../layout/layOutWall'
 import { barredFor, hitsOf, leastClearance, thingsHit } from './barred'
@@ -13,8 +13,8 @@ function barred(things = [outlet], meets = {}) {
     { width: inches(160), things },
     { meets, judgement: { ...STARTING_JUDGEMENT, clearance: inches(0.5) } },
   )
-  const layout = layOut(wall.survey, wall.design, settings)
-  return barredFor(layout, wall.design, inches(2.5), { bottom: inches(3), top: inches(60) })
+  const layout = layOut(wall.survey, inForce(wall.design), settings)
+  return barredFor(layout, inForce(wall.design), inches(2.5), { bottom: inches(3), top: inches(60) })
 }
 
 const inInches = ({ from, to }: { from: number; to: number }) => [from / inches(1), to / inches(1)]

@@ -1,5 +1,13 @@
 import { type Length, nearestNanometer, tickOf } from '~/length'
-import type { Design, Edit, Ends, Spacing, SpacingOf, Workpiece } from '~/model'
+import {
+  type Design,
+  type Edit,
+  type Ends,
+  type Spacing,
+  type SpacingOf,
+  type Workpiece,
+  inForce,
+} from '~/model'
 import { type Layout, type SectionPlace } from '../layout/layout'
 import { rulesOf } from '../patterns/rules'
 import { contextOf } from '../patterns/uprights'
@@ -64,7 +72,8 @@ export function sectionCandidates(
   section: SectionPlace,
   barred: readonly Barred[],
 ): SectionCandidate[] {
-  const { design, survey } = wall
+  const { survey } = wall
+  const design = inForce(wall.design)
   const { judgement } = design
   const tick = tickOf(settings.tape)
   const span = nearestNanometer(section.right - section.left)

@@ -1,5 +1,5 @@
 import { nearestNanometer, ZERO } from '~/length'
-import type { Edit, Workpiece } from '~/model'
+import { type Edit, type Workpiece, inForce } from '~/model'
 import { cellChoices, type CellChoice } from '../patterns/grid/cellShape'
 import { rulesOf } from '../patterns/rules'
 import type { Layout } from '../layout/layout'
@@ -14,7 +14,7 @@ export interface CountWay extends CountChoice {
 
 /** The counts whose equal gaps (box widths) close the one section of a wall, nearest to the wish; none for other schools. */
 export function countWays({ wall }: Workpiece, layout: Layout, howMany: number): CountWay[] {
-  const { design } = wall
+  const design = inForce(wall.design)
   const { places, spacing: spacingOf, countOf, withCount } = rulesOf(design)
   const [section, ...more] = layout.sections
   if (!section || more.length > 0 || section.id !== 'all' || places === null) return []
@@ -44,7 +44,7 @@ export function cellWays(
   proportion: number,
   howMany: number,
 ): CellWay[] {
-  const { design } = wall
+  const design = inForce(wall.design)
   const border = design.border !== 'none'
   const [section] = layout.sections
   if (!rulesOf(design).framesItself || !section || layout.sections.length > 1) return []

@@ -1,5 +1,5 @@
 import { inches, tickOf, toInches } from '~/length'
-import { STARTING_JUDGEMENT, type Workpiece } from '~/model'
+import { STARTING_JUDGEMENT, type Workpiece, inForce } from '~/model'
 import { reading, thing, wallOf } from '../../../tests/namedWalls'
 import { computePlan } from '../computePlan'
 import { applyEdits } from '../edits/applyEdit'
@@ -113,15 +113,18 @@ describe('none clears: said only where none does', () => {
       ],
     })
     const { wall, settings } = workpiece
-    const layout = layOut(wall.survey, wall.design, settings)
-    const barred = barredFor(layout, wall.design, layout.stripWidth, { bottom: inches(4), top: inches(60) })
+    const layout = layOut(wall.survey, inForce(wall.design), settings)
+    const barred = barredFor(layout, inForce(wall.design), layout.stripWidth, {
+      bottom: inches(4),
+      top: inches(60),
+    })
     const at = (...lefts: number[]) => {
       const section = layout.sections[0]
       const placement = section?.placement
       if (!section || !placement) throw new Error('no layout')
       const input = {
         layout,
-        design: wall.design,
+        design: inForce(wall.design),
         settings,
         barred,
         level: [],
@@ -133,7 +136,7 @@ describe('none clears: said only where none does', () => {
       const candidate = {
         section,
         placement,
-        spacing: wall.design.spacing,
+        spacing: inForce(wall.design).spacing,
         shift: 0,
         lefts: lefts.map(inches),
         gap: inches(16),

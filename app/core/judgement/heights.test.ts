@@ -1,5 +1,5 @@
 import { inches, nearestNanometer, toInches } from '~/length'
-import type { Workpiece } from '~/model'
+import { type Workpiece, inForce, withDesign } from '~/model'
 import { battenWall, thing, wallOf } from '../../../tests/namedWalls'
 import { computePlan } from '../computePlan'
 import { applyEdits } from '../edits/applyEdit'
@@ -97,7 +97,7 @@ describe('heights', () => {
       ({ reason }) => reason.code === 'rule' && reason.rule === 'half',
     )
     const after = applyEdits(workpiece, half?.edits ?? [])
-    expect(after.wall.design.rails[0]?.top).toEqual({ rule: 'half' })
+    expect(inForce(after.wall.design).rails[0]?.top).toEqual({ rule: 'half' })
   })
 })
 
@@ -109,7 +109,7 @@ describe('lining up', () => {
       ...workpiece,
       wall: { ...workpiece.wall, survey: { ...workpiece.wall.survey, things: [window] } },
     }
-    const layout = layOut(walled.wall.survey, walled.wall.design, walled.settings)
+    const layout = layOut(walled.wall.survey, inForce(walled.wall.design), walled.settings)
     const found = alignments(layout)
     expect(found.map(({ target }) => [target.side, toInches(nearestNanometer(target.x))])).toEqual([
       ['left', 47],
@@ -117,7 +117,7 @@ describe('lining up', () => {
     ])
     for (const { edits, target, stripId, edge } of found) {
       const after = applyEdits(walled, edits)
-      const moved = layOut(after.wall.survey, after.wall.design, after.settings)
+      const moved = layOut(after.wall.survey, inForce(after.wall.design), after.settings)
       const strip = moved.uprights.find(({ id }) => id === stripId)
       expect(strip?.[edge]).toBe(target.x)
     }
@@ -135,7 +135,7 @@ describe('lining up', () => {
     expect(
       rhythmOf(
         'left',
-        { ...other.wall, design: { ...other.wall.design, pattern: 'rails' } },
+        { ...other.wall, design: withDesign(other.wall.design, { pattern: 'rails' }) },
         other.settings,
         here,
       ),

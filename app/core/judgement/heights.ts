@@ -1,5 +1,5 @@
 import { type Length, nearestNanometer, tickOf } from '~/length'
-import type { Design, Edit, ThingKind, Workpiece } from '~/model'
+import { type Design, type Edit, type ThingKind, type Workpiece, inForce } from '~/model'
 import { computePlan } from '../computePlan'
 import { applyEdits } from '../edits/applyEdit'
 import { cutWall } from '../layout/cutWall'
@@ -56,7 +56,7 @@ function perBoard(workpiece: Workpiece, layout: Layout): { reason: HeightReason;
   const { shop } = settings
   const tick = tickOf(settings.tape)
   const longestAt = (height: Length) => {
-    const next = applyEdits(workpiece, [edit(wall.design, null, height)])
+    const next = applyEdits(workpiece, [edit(inForce(wall.design), null, height)])
     const uprights = cutWall(next).pieces.filter(({ role }) => isUpright(role))
     return Math.max(0, ...uprights.map(({ cutLength }) => cutLength))
   }
@@ -80,7 +80,8 @@ function perBoard(workpiece: Workpiece, layout: Layout): { reason: HeightReason;
 
 function candidates(workpiece: Workpiece): { reason: HeightReason; height: Length }[] {
   const { wall, settings } = workpiece
-  const { survey, design } = wall
+  const { survey } = wall
+  const design = inForce(wall.design)
   const layout = layOut(survey, design, settings)
   const { lines } = layout
   const rules = (['third', 'half', 'twoThirds'] as const).map((rule) => ({
@@ -120,7 +121,7 @@ function edit(design: Design, reason: HeightReason | null, height: Length): Edit
 export function heightProposals(workpiece: Workpiece): HeightProposal[] {
   return candidates(workpiece)
     .map(({ reason, height }): HeightProposal => {
-      const edits = [edit(workpiece.wall.design, reason, height)]
+      const edits = [edit(inForce(workpiece.wall.design), reason, height)]
       const next = applyEdits(workpiece, edits)
       const { cutList, pieces } = computePlan(next)
       const results = boardRequests(cutList, next.settings).map(planBoardsQuickly)

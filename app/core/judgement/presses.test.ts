@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import type { Edit, Workpiece } from '~/model'
+import { type Edit, type Workpiece, inForce, withDesign } from '~/model'
 import { anyMeetingWall, runs } from '../../../tests/anyWall'
 import { computePlan, type Plan } from '../computePlan'
 import { applyEdits } from '../edits/applyEdit'
@@ -76,7 +76,7 @@ function checkWay(workpiece: Workpiece, plan: Plan, finding: Finding, { says, ed
     case 'moveRail':
       return near(
         says.top,
-        after.next.wall.design.rails.find(({ id }) => id === says.bandId)?.top.rule === 'typed'
+        inForce(after.next.wall.design).rails.find(({ id }) => id === says.bandId)?.top.rule === 'typed'
           ? says.top
           : NaN,
         what,
@@ -137,7 +137,7 @@ describe('what a button says is what comes when it is pressed', () => {
   test('law: proposals: strips, gap, shift, and what they clear', () => {
     fc.assert(
       fc.property(anyMeetingWall, (workpiece) => {
-        const isBoxes = workpiece.wall.design.pattern === 'boxes'
+        const isBoxes = inForce(workpiece.wall.design).pattern === 'boxes'
         for (const proposal of propose(workpiece).proposals) {
           const { layout } = pressed(workpiece, proposal.edits).plan
           const placed = layout.sections.filter(({ placement }) => placement !== null)
@@ -170,7 +170,8 @@ describe('what a button says is what comes when it is pressed', () => {
         for (const { height, edits, pieces, reason } of heightProposals(workpiece)) {
           const { plan, next } = pressed(workpiece, edits)
           expect(plan.pieces).toHaveLength(pieces)
-          if (next.wall.design.pattern !== 'rails') near(height, plan.layout.height, `height ${reason.code}`)
+          if (inForce(next.wall.design).pattern !== 'rails')
+            near(height, plan.layout.height, `height ${reason.code}`)
           if (reason.code !== 'perBoard') continue
           const { shop } = next.settings
           const longest = Math.max(
@@ -198,7 +199,8 @@ describe('what a button says is what comes when it is pressed', () => {
           if (after.placement) {
             expect(after.placement.nearEdges).toHaveLength(strips)
             near(gap, after.placement.gaps[0] ?? gap, 'count choice')
-          } else if (workpiece.wall.design.pattern !== 'boxes') throw new Error('a count that closes nothing')
+          } else if (inForce(workpiece.wall.design).pattern !== 'boxes')
+            throw new Error('a count that closes nothing')
         }
         for (const { edits, width, height, columns, rows } of cellWays(workpiece, layout, 1, 4)) {
           const { plan } = pressed(workpiece, edits)
@@ -235,11 +237,11 @@ describe('what a button says is what comes when it is pressed', () => {
     }
     fc.assert(
       fc.property(fc.tuple(anyMeetingWall, anyMeetingWall), ([one, other]) => {
-        const { pattern } = one.wall.design
+        const { pattern } = inForce(one.wall.design)
         if (pattern === 'rails') return
         const walls = [
           one,
-          { ...other, wall: { ...other.wall, design: { ...other.wall.design, pattern } } },
+          { ...other, wall: { ...other.wall, design: withDesign(other.wall.design, { pattern }) } },
         ].map((workpiece, i) => ({ id: `w${i}`, workpiece }))
         const wish = roomWish(one)
         expect(wish.measure).toBe('gap')

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { BooleanOperations, Polygon as FlattenPolygon } from '@flatten-js/core'
 import { inches, nearestNanometer, toInches } from '~/length'
-import { type Design, STARTING_JUDGEMENT, type Workpiece } from '~/model'
+import { type Design, STARTING_JUDGEMENT, type Workpiece, inForce } from '~/model'
 import { battenWall, thing, wallOf } from '../../../tests/namedWalls'
 import { computePlan } from '../computePlan'
 import { applyEdits } from '../edits/applyEdit'
@@ -18,7 +18,8 @@ const ring = (polygon: readonly { x: number; y: number }[]) =>
 
 /** How many battens lie over the plates grown by the clearance: cut pieces against outlines, by another library. */
 function hitsByPolygons(workpiece: Workpiece): number {
-  const { survey, design } = workpiece.wall
+  const { survey } = workpiece.wall
+  const design = inForce(workpiece.wall.design)
   const { clearance } = design.judgement
   const battens = computePlan(workpiece).pieces.filter(({ role }) => role === 'batten')
   let hits = 0
@@ -37,7 +38,7 @@ function hitsByPolygons(workpiece: Workpiece): number {
 describe('differential: the search against a slow brute force on small walls', () => {
   /** Every layout within the limits, laid out and cut whole, with what it meets. */
   function bruteForce(workpiece: Workpiece): { hits: number; off: number }[] {
-    const { design } = workpiece.wall
+    const design = inForce(workpiece.wall.design)
     const { judgement, spacing } = design
     if (spacing.school !== 'nearWish') throw new Error('the oracle knows wishes only')
     const tick = inches(1 / 8)
@@ -187,9 +188,9 @@ describe('proposals', () => {
     const search = propose(walled)
     expect(search.proposals.length).toBeGreaterThan(1)
     const after = applyEdits(walled, search.proposals[0]?.edits ?? [])
-    const { sections } = layOut(after.wall.survey, after.wall.design, after.settings)
+    const { sections } = layOut(after.wall.survey, inForce(after.wall.design), after.settings)
     expect(sections.map(({ id }) => id)).toEqual(['first', 'at-window-60', 'after-window-60'])
-    expect(Object.keys(after.wall.design.sectionOwn)).toHaveLength(3)
+    expect(Object.keys(inForce(after.wall.design).sectionOwn)).toHaveLength(3)
   })
 
   test('cards carry the drawing, the pieces and the boards of the whole plan', () => {

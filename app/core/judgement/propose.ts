@@ -1,4 +1,4 @@
-import type { Edit, Ends, Workpiece } from '~/model'
+import { type Edit, type Ends, type Workpiece, inForce, type Design } from '~/model'
 import { boundsOf } from '../geometry'
 import { laidOut } from '../edits/laidOut'
 import { layOut } from '../layout/layOutWall'
@@ -104,7 +104,8 @@ const FREE_COUNTS = { boards: 1, pieces: 1 }
  * follow one gap: for each gap any of them can have, each takes the count that comes nearest to it.
  */
 export function propose(workpiece: Workpiece): ProposalSearch {
-  const { survey, design } = workpiece.wall
+  const { survey } = workpiece.wall
+  const design = inForce(workpiece.wall.design)
   const layout = layOut(survey, design, workpiece.settings)
   const wish = wishOf(design, layout)
   const { weights, about, clearance } = design.judgement
@@ -234,12 +235,7 @@ function commonGaps(bySection: readonly (readonly Scored[])[], allEnds: readonly
   return [...sets.values()].filter((set) => set.length > 0)
 }
 
-function describe(
-  set: readonly Scored[],
-  score: number,
-  design: Workpiece['wall']['design'],
-  clearance: number,
-): Proposal {
+function describe(set: readonly Scored[], score: number, design: Design, clearance: number): Proposal {
   const chosen = set.map(({ candidate }) => candidate)
   const widest = set.reduce((best, each) =>
     each.candidate.section.right - each.candidate.section.left >

@@ -1,4 +1,4 @@
-import type { Workpiece } from '~/model'
+import { type Workpiece, inForce } from '~/model'
 import type { Piece } from '../pieces'
 import { cutLayout } from './cutLayout'
 import { layOut } from './layOutWall'
@@ -15,7 +15,7 @@ export interface CutWall {
 
 /** Lays out a wall and cuts it: what a way out comes to, without the findings that would offer it. */
 export function cutWall({ wall, settings }: Workpiece): CutWall {
-  const layout = layOut(wall.survey, wall.design, settings)
-  const plans = stripPlans(layout, wall.survey, wall.design, settings)
-  return { layout, plans, pieces: cutLayout(layout, plans, wall.design, settings) }
+  const layout = layOut(wall.survey, inForce(wall.design), settings)
+  const plans = stripPlans(layout, wall.survey, inForce(wall.design), settings)
+  return { layout, plans, pieces: cutLayout(layout, plans, inForce(wall.design), settings) }
 }

@@ -1,3 +1,4 @@
+import { inForce } from '~/model'
 import fc from 'fast-check'
 import { anyMeetingWall, runs } from '../../../tests/anyWall'
 import { ring, shared } from '../../../tests/areas'
@@ -38,7 +39,7 @@ describe('laws of what meets, over walls on which everything stands at once', ()
         const { pieces, findings, layout } = computePlan(workpiece)
         if (findings.some(({ says }) => says.code === 'topAboveHead' || says.code === 'bandOffWall')) return
         const wall = ring(wallOutline(layout.shape, workpiece.wall.survey))
-        const { meets } = workpiece.wall.design
+        const { meets } = inForce(workpiece.wall.design)
         for (const piece of pieces) {
           const shape = ring(piece.polygon)
           // on a wall that leans and falls at once the outline squares its corners off

@@ -1,3 +1,4 @@
+import { inForce } from '~/model'
 import fc from 'fast-check'
 import { inches, tickOf, toInches } from '~/length'
 import { keptBase, reading, wallOf } from '../../../tests/namedWalls'
@@ -8,7 +9,7 @@ import { heightMarks, headLessFoot, runningMarks, spacerBlock } from './runningM
 
 const layoutOf = (...args: Parameters<typeof wallOf>) => {
   const { wall, settings } = wallOf(...args)
-  return layOut(wall.survey, wall.design, settings)
+  return layOut(wall.survey, inForce(wall.design), settings)
 }
 const byCount = (strips: number, ends: 'gap' | 'strip' = 'gap') =>
   ({ spacing: { school: 'equalByCount', strips, ends } }) as const

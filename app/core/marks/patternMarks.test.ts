@@ -1,5 +1,5 @@
 import { inches, toInches } from '~/length'
-import { STARTING_BOXES, type Survey } from '~/model'
+import { STARTING_BOXES, type Survey, withDesign } from '~/model'
 import { thing, wallOf } from '../../../tests/namedWalls'
 import { computePlan } from '../computePlan'
 import { buildScene } from '../scene/buildScene'
@@ -86,7 +86,7 @@ describe('the drawing of every pattern', () => {
     })
     const raked = {
       ...start,
-      wall: { ...start.wall, design: { ...start.wall.design, levelRule: 'floor' as const } },
+      wall: { ...start.wall, design: withDesign(start.wall.design, { levelRule: 'floor' as const }) },
     }
     const nodes = buildScene(computePlan(raked), raked.wall.survey).nodes
     const base = nodes.find(({ id }) => id === 'baseboard')

@@ -1,8 +1,17 @@
 import fc from 'fast-check'
 import { inches, millimeters, nearestNanometer, nanometers, readOnTape, tickOf } from '~/length'
-import { type Design, PATTERNS, STARTING_BOXES, type Survey, type Thing, type Workpiece } from '~/model'
+import {
+  type Design,
+  PATTERNS,
+  STARTING_BOXES,
+  type Survey,
+  type Thing,
+  type Workpiece,
+  inForce,
+} from '~/model'
 import { ring, shared } from '../../../tests/areas'
 import { keptBase, thing, wallOf } from '../../../tests/namedWalls'
+import { endsOf } from './rules'
 import { computePlan } from '../computePlan'
 import { faceFromCard } from '../pieces'
 import { runningMarks } from '../marks/runningMarks'
@@ -156,8 +165,9 @@ describe('laws of every pattern, on walls with and without openings', () => {
   test('D6: a wall mirrored is laid out mirrored', () => {
     fc.assert(
       fc.property(anyWall, (workpiece) => {
-        const { survey, design } = workpiece.wall
-        if (!['gap', 'strip', 'half'].includes('ends' in design.spacing ? design.spacing.ends : 'gap')) return
+        const { survey } = workpiece.wall
+        const { design } = workpiece.wall
+        if (!['gap', 'strip', 'half'].includes(endsOf(inForce(design)))) return
         const mirrored: Workpiece = {
           ...workpiece,
           wall: {

@@ -44,8 +44,9 @@ export interface PatternRules {
   /** Lays it out. Never fails: what cannot be is told as a section's issue. */
   readonly lay: (input: LayInput) => Laid
   /** What a wall that is turned to it usually starts from. Common practice, no source. */
-  readonly usual: (wall: { readonly survey: Survey; readonly design: Design }) => Partial<Design>
-  /** What goes with it when the wall is turned to another. */
+  readonly usual: (wall: { readonly survey: Survey }) => Partial<Design>
+  /** Horizontals that come with it where the wall has none, and what goes with it when the wall is turned to another. */
+  readonly brings: (design: Design) => Partial<Design>
   readonly leaves: (design: Design) => Partial<Design>
   /** The materials its own options name, besides the uprights' and the frame's. */
   readonly materials: (design: Design) => readonly NamedMaterial[]

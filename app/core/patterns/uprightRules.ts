@@ -1,5 +1,13 @@
 import { addLengths, inches, type Length, nanometers, ZERO } from '~/length'
-import type { Design, Ends, Spacing, SpacingOf, Survey, Workpiece } from '~/model'
+import {
+  type Design,
+  type Ends,
+  type Spacing,
+  type SpacingOf,
+  type Survey,
+  type Workpiece,
+  inForce,
+} from '~/model'
 import { onTick } from '../edits/onTick'
 import { materialOf } from '../layout/layout'
 import type { PatternRules } from './patternRules'
@@ -34,7 +42,7 @@ function counted(spacing: Spacing, strips: number): Spacing {
 }
 
 function withGap(workpiece: Workpiece, wanted: Length): Partial<Design> {
-  const { spacing, battenMaterial } = workpiece.wall.design
+  const { spacing, battenMaterial } = inForce(workpiece.wall.design)
   const gap = onTick(workpiece, wanted)
   const { width } = materialOf(workpiece.settings, battenMaterial)
   const asMeasured = (measure: 'gap' | 'pitch') => (measure === 'gap' ? gap : addLengths(gap, width))
@@ -74,6 +82,7 @@ function withGap(workpiece: Workpiece, wanted: Length): Partial<Design> {
 
 /** What patterns of uprights have in common; each says the rest, and what it does otherwise. */
 export const UPRIGHT_RULES = {
+  brings: () => ({}),
   leaves: () => ({}),
   materials: () => [],
   places: 'uprights',

@@ -1,4 +1,4 @@
-import type { CornerEnd, Turn } from '~/model'
+import { type CornerEnd, type Turn, inForce } from '~/model'
 import { cornerOf } from '../layout/corners'
 import type { WallOfRoom } from './matchWalls'
 
@@ -16,7 +16,8 @@ export interface RoomWall {
 /** The walls of a room as their horizontals meet. */
 export function wallsAsMet(walls: readonly WallOfRoom[]): RoomWall[] {
   return walls.map(({ id, workpiece }) => {
-    const { survey, design } = workpiece.wall
+    const { survey } = workpiece.wall
+    const design = inForce(workpiece.wall.design)
     const turn = (side: 'left' | 'right') => cornerOf(survey, side).turn
     return { id, ...design.corners, turns: { left: turn('left'), right: turn('right') }, apart: design.apart }
   })

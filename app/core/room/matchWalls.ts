@@ -1,5 +1,5 @@
 import { type Length, nearestNanometer } from '~/length'
-import type { Design, Edit, SpacingOf, Workpiece } from '~/model'
+import { type Design, type Edit, type SpacingOf, type Workpiece, inForce } from '~/model'
 import { withCount } from '../edits/sectionCount'
 import { wishOf } from '../judgement/candidates'
 import { layOut } from '../layout/layOutWall'
@@ -67,8 +67,8 @@ export interface WallOfRoom {
 
 /** The wish a room is matched by, from one of its walls. */
 export function roomWish({ wall, settings }: Workpiece): SpacingOf<'nearWish'> {
-  const layout = layOut(wall.survey, wall.design, settings)
-  const wish = wishOf(wall.design, layout)
+  const layout = layOut(wall.survey, inForce(wall.design), settings)
+  const wish = wishOf(inForce(wall.design), layout)
   // gaps are matched clear, so a wish from centre to centre is turned into one
   return { ...wish, wish: clearWish(wish, layout.stripWidth), measure: 'gap' }
 }
@@ -83,7 +83,7 @@ export function matchMembers(
 ): MatchMember[] {
   return walls.flatMap(({ id, workpiece }) => {
     const { wall, settings } = workpiece
-    const { design } = wall
+    const design = inForce(wall.design)
     if (design.apart) return []
     const layout = layOut(wall.survey, design, settings)
     const ends = endsOf(design)
@@ -118,7 +118,7 @@ export function matchMembers(
 export function matchEdits(walls: readonly WallOfRoom[], match: Match): Map<string, Edit[]> {
   const edits = new Map<string, Edit[]>()
   for (const { id, workpiece } of walls) {
-    const { design } = workpiece.wall
+    const design = inForce(workpiece.wall.design)
     const here = match.members.filter(({ member }) => member.wallId === id && !member.locked)
     if (here.length === 0) continue
     const { countOf } = rulesOf(design)

@@ -7,6 +7,7 @@ import {
   STARTING_BOXES,
   type Survey,
   type Workpiece,
+  inForce,
 } from '~/model'
 import { thing, wallOf } from '../../../tests/namedWalls'
 import { computePlan } from '../computePlan'
@@ -141,7 +142,7 @@ describe('matched walls', () => {
       ),
     }
     const edits = roomLayoutEdits([model, other], 'a')
-    const after = applyEdits(other.workpiece, edits.get('b') ?? []).wall.design
+    const after = inForce(applyEdits(other.workpiece, edits.get('b') ?? []).wall.design)
     expect(after).toMatchObject({ pattern: 'boxes', height: { rule: 'typed', value: inches(34) } })
     expect(after.corners).toEqual({ left: 'cope', right: 'miter' })
     expect(edits.has('a')).toBe(false)

@@ -1,6 +1,7 @@
-import { nearestNanometer } from '~/length'
-import type { Edit } from '~/model'
+import { ZERO } from '~/length'
+import { type Edit, inForce, sharedOf } from '~/model'
 import { layOut } from '../layout/layOutWall'
+import { rulesOf } from '../patterns/rules'
 import type { WallOfRoom } from './matchWalls'
 
 /**
@@ -12,19 +13,18 @@ export function roomLayoutEdits(walls: readonly WallOfRoom[], like: string): Map
   const model = walls.find(({ id }) => id === like)
   const edits = new Map<string, Edit[]>()
   if (!model) return edits
-  const { survey, design } = model.workpiece.wall
+  const { survey } = model.workpiece.wall
+  const design = inForce(model.workpiece.wall.design)
   const layout = layOut(survey, design, model.workpiece.settings)
   const tops = new Map(layout.bands.map(({ id, top }) => [id, top]))
-  const { spacing } = design
   for (const { id, workpiece } of walls) {
-    const { design: own } = workpiece.wall
-    if (id === like || own.locked) continue
+    if (id === like || inForce(workpiece.wall.design).locked) continue
     const onBase = workpiece.wall.survey.baseboard?.fate === 'keep'
     edits.set(id, [
       {
         type: 'patchDesign',
         patch: {
-          ...design,
+          ...sharedOf(design),
           foot: design.foot.kind === 'baseboard' && !onBase ? { kind: 'floor' } : design.foot,
           height: design.height.rule === 'full' ? design.height : { rule: 'typed', value: layout.height },
           rails: design.rails.map((rail) => {
@@ -33,19 +33,10 @@ export function roomLayoutEdits(walls: readonly WallOfRoom[], like: string): Map
               ? rail
               : { ...rail, top: { rule: 'typed', value: top } }
           }),
-          spacing:
-            'strips' in spacing && spacing.school === 'nearWish' ? { ...spacing, strips: null } : spacing,
-          boxes: { ...design.boxes, count: null },
+          ...rulesOf(design).withoutCount(design),
           sectionOwn: {},
-          shift: nearestNanometer(0),
-          corners: own.corners,
-          meets: own.meets,
-          extent: own.extent,
-          levelRule: own.levelRule,
-          locked: own.locked,
-          apart: own.apart,
+          shift: ZERO,
           fillers: null,
-          judgement: own.judgement,
         },
       },
     ])

@@ -1,6 +1,6 @@
 import { useWallEditor } from '~/editor/WallEditor'
 import { fixingName } from '~/messages'
-import { type Design, FIXINGS } from '~/model'
+import { type Design, FIXINGS, inForce } from '~/model'
 import { Choice } from '~/ui/Choice'
 
 /** How strips go on: proposed piece by piece, or one way for all. */
@@ -9,7 +9,7 @@ export function FixingChoice() {
   return (
     <Choice<Design['fixing']>
       label="Fixing"
-      value={workpiece.wall.design.fixing}
+      value={inForce(workpiece.wall.design).fixing}
       options={[
         { id: 'proposed', text: 'proposed for each piece' },
         ...FIXINGS.map((id) => ({ id, text: fixingName(id) })),

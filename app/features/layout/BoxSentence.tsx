@@ -2,14 +2,14 @@ import { EditLengthWord } from '~/editor/EditLength'
 import { useWallEditor } from '~/editor/WallEditor'
 import { inches, type Length } from '~/length'
 import { materialName } from '~/messages'
-import type { Boxes, Edit } from '~/model'
+import { type Boxes, type Edit, inForce } from '~/model'
 import { Choice } from '~/ui/Choice'
 import { Sentence } from '~/ui/Sentence'
 
 /** Boxes told as a sentence: moulding, margin, wished width, rows. */
 export function BoxSentence() {
   const { workpiece, wording, edit } = useWallEditor()
-  const { boxes } = workpiece.wall.design
+  const { boxes } = inForce(workpiece.wall.design)
   const patched = (next: Partial<Boxes>): Edit[] => [
     { type: 'patchDesign', patch: { boxes: { ...boxes, ...next } } },
   ]

@@ -1,3 +1,4 @@
+import { inForce } from '~/model'
 import { ToggleButton, ToggleButtonGroup } from 'react-aria-components'
 import { styled } from 'styled-components'
 import { countWays } from '~/core/judgement/choices'
@@ -47,7 +48,7 @@ export function CountChoices() {
   const { workpiece, plan, wording, edit } = useWallEditor()
   const choices = countWays(workpiece, plan.layout, 4)
   if (choices.length === 0) return null
-  const { one, many, width, each } = patternWords(workpiece.wall.design)
+  const { one, many, width, each } = patternWords(inForce(workpiece.wall.design))
   const now = plan.layout.placement?.nearEdges.length
   return (
     <Box aria-label="What closes the wall">

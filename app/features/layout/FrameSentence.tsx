@@ -3,7 +3,7 @@ import { inches } from '~/length'
 import { EditLengthWord } from '~/editor/EditLength'
 import { useWallEditor } from '~/editor/WallEditor'
 import { heightRuleName, materialName, say } from '~/messages'
-import { type Design, HEIGHT_RULES, type HeightRule } from '~/model'
+import { type Design, HEIGHT_RULES, type HeightRule, inForce } from '~/model'
 import { Choice } from '~/ui/Choice'
 import { Fractions } from '~/ui/Fractions'
 import { Sentence } from '~/ui/Sentence'
@@ -11,7 +11,7 @@ import { Sentence } from '~/ui/Sentence'
 /** What the uprights end under: a rail, with a cap or a small shelf on it. */
 function TopWords() {
   const { workpiece, wording, edit } = useWallEditor()
-  const { design } = workpiece.wall
+  const design = inForce(workpiece.wall.design)
   const patch = (next: Partial<Design>) => edit([{ type: 'patchDesign', patch: next }], 'done')
   const materials = workpiece.settings.materials.map(({ id }) => ({ id, text: materialName(id, wording) }))
   const none = 'none'
@@ -56,7 +56,7 @@ function TopWords() {
 /** What frames the battens: foot, top rail, cap and height, as a sentence of controls. */
 export function FrameSentence() {
   const { workpiece, plan, wording, edit } = useWallEditor()
-  const { design } = workpiece.wall
+  const design = inForce(workpiece.wall.design)
   const patch = (next: Partial<Design>) => edit([{ type: 'patchDesign', patch: next }], 'done')
   const materials = workpiece.settings.materials.map(({ id }) => ({ id, text: materialName(id, wording) }))
   const foot = design.foot.kind === 'rail' ? `rail:${design.foot.material}` : design.foot.kind

@@ -1,5 +1,5 @@
 import { useWallEditor } from '~/editor/WallEditor'
-import { type Design } from '~/model'
+import { type Design, inForce } from '~/model'
 import { Choice } from '~/ui/Choice'
 import { Sentence } from '~/ui/Sentence'
 import { CountWord } from './CountWord'
@@ -14,7 +14,7 @@ const WEIGHTS = [0.5, 0.75, 1, 1.5, 2, 3]
 /** A grid's rows, border and what runs through. */
 export function GridSentence() {
   const { workpiece, plan, edit } = useWallEditor()
-  const { design } = workpiece.wall
+  const design = inForce(workpiece.wall.design)
   const patch = (next: Partial<Design>) => edit([{ type: 'patchDesign', patch: next }], 'done')
   const { rows } = design
   const weigh = (at: number, label: string, value: number) => (

@@ -6,7 +6,7 @@ import { EditLength } from '~/editor/EditLength'
 import { useWallEditor } from '~/editor/WallEditor'
 import { inches, ZERO } from '~/length'
 import { criterionName, thingName } from '~/messages'
-import { CRITERIA, type Criterion, type Edit, ENDS, type Ends, type Judgement } from '~/model'
+import { CRITERIA, type Criterion, type Edit, ENDS, type Ends, type Judgement, inForce } from '~/model'
 import { Button } from '~/ui/Button'
 import { Choice } from '~/ui/Choice'
 import { PopoverBody, PopoverCard } from '~/ui/PopoverCard'
@@ -69,7 +69,7 @@ function Weight({
   put: (next: Partial<Judgement>) => readonly Edit[]
 }) {
   const { workpiece, edit } = useWallEditor()
-  const { weights } = workpiece.wall.design.judgement
+  const { weights } = inForce(workpiece.wall.design).judgement
   const [moving, setMoving] = useState<number | null>(null)
   return (
     <WeightSlider
@@ -87,7 +87,8 @@ function Weight({
 /** Within what limits layouts are searched, and what counts how much. */
 export function JudgementFields() {
   const { workpiece, edit } = useWallEditor()
-  const { design, survey } = workpiece.wall
+  const { survey } = workpiece.wall
+  const design = inForce(workpiece.wall.design)
   const { judgement } = design
   const put = (next: Partial<Judgement>): readonly Edit[] => [
     { type: 'patchDesign', patch: { judgement: { ...judgement, ...next } } },

@@ -1,3 +1,4 @@
+import { inForce } from '~/model'
 import { rulesOf } from '~/core/patterns/rules'
 import { Findings } from '~/editor/Findings'
 import { StripInHand } from '~/editor/StripInHand'
@@ -20,7 +21,8 @@ import { SectionsFold } from './SectionsFold'
 /** Stage two: how many, how high, how far apart. */
 export function LayoutStage() {
   const { plan, workpiece, wording } = useWallEditor()
-  const { survey, design } = workpiece.wall
+  const { survey } = workpiece.wall
+  const design = inForce(workpiece.wall.design)
   const { places } = rulesOf(design)
   const { Sentences } = PATTERN_PARTS[design.pattern]
   return (

@@ -3,7 +3,7 @@ import { styled } from 'styled-components'
 import { choosePattern } from '~/core/edits/choosePattern'
 import { useWallEditor } from '~/editor/WallEditor'
 import { patternWords } from '~/messages'
-import { PATTERNS } from '~/model'
+import { PATTERNS, inForce } from '~/model'
 import { space, type } from '~/ui/theme'
 import { PATTERN_PARTS } from './patternParts'
 
@@ -37,7 +37,7 @@ const Pick = styled(ToggleButton)`
 /** What the trim makes of the wall, each as a small drawing; one press turns the wall to it. */
 export function PatternPicks() {
   const { workpiece, edit } = useWallEditor()
-  const { pattern } = workpiece.wall.design
+  const { pattern } = inForce(workpiece.wall.design)
   return (
     <Group
       aria-label="Pattern"

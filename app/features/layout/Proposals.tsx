@@ -1,3 +1,4 @@
+import { inForce } from '~/model'
 import { memo, useMemo, useState } from 'react'
 import { Button as Pressable } from 'react-aria-components'
 import { styled } from 'styled-components'
@@ -104,7 +105,8 @@ const Thumbnail = memo(function Thumbnail({ scene }: { scene: Scene }) {
 
 function Proposed({ card, plates, old }: { card: ProposalCard; plates: number; old: boolean }) {
   const { workpiece, wording, edit, lookAt } = useWallEditor()
-  const { survey, design } = workpiece.wall
+  const { survey } = workpiece.wall
+  const design = inForce(workpiece.wall.design)
   const { proposal, scene, pieces, boards } = card
   const why = proposalWhy(proposal, survey, plates, design.pattern, wording)
   const Why = proposal.hits.length > 0 ? Hit : 'small'

@@ -5,7 +5,15 @@ import { EditLengthWord } from '~/editor/EditLength'
 import { useWallEditor } from '~/editor/WallEditor'
 import { inches } from '~/length'
 import { cornerEndName, heightRuleName, materialName, railUseName, stripName } from '~/messages'
-import { CORNER_ENDS, type CornerEnd, type Design, HEIGHT_RULES, type HeightRule, RAIL_USES } from '~/model'
+import {
+  CORNER_ENDS,
+  type CornerEnd,
+  type Design,
+  HEIGHT_RULES,
+  type HeightRule,
+  RAIL_USES,
+  inForce,
+} from '~/model'
 import { Button } from '~/ui/Button'
 import { Choice } from '~/ui/Choice'
 import { Fold } from '~/ui/Fold'
@@ -16,7 +24,7 @@ type Rail = Design['rails'][number]
 
 function RailSentence({ rail }: { rail: Rail }) {
   const { workpiece, plan, wording, edit } = useWallEditor()
-  const { design } = workpiece.wall
+  const design = inForce(workpiece.wall.design)
   const put = (next: Partial<Rail>) =>
     design.rails.map((each) => (each.id === rail.id ? { ...each, ...next } : each))
   const patch = (rails: Design['rails']) => edit([{ type: 'patchDesign', patch: { rails } }], 'done')
@@ -76,7 +84,7 @@ function RailSentence({ rail }: { rail: Rail }) {
 /** Horizontals besides those of the pattern, and how horizontals end at the corners of the room. */
 export function RailsFold() {
   const { workpiece, edit } = useWallEditor()
-  const { design } = workpiece.wall
+  const design = inForce(workpiece.wall.design)
   return (
     <Fold
       title="Rails, shelves, corners"

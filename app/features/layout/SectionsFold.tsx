@@ -6,7 +6,7 @@ import { EditLengthWord } from '~/editor/EditLength'
 import { useWallEditor } from '~/editor/WallEditor'
 import { ZERO } from '~/length'
 import { capital, count, matchText, say, sectionName, patternWords } from '~/messages'
-import type { Design } from '~/model'
+import { type Design, inForce } from '~/model'
 import { Button } from '~/ui/Button'
 import { Choice } from '~/ui/Choice'
 import { Fold } from '~/ui/Fold'
@@ -31,7 +31,8 @@ function unpicked(design: Design): Partial<Design> {
 /** One gap for the sections of this wall: the counts that make them differ least. */
 function MatchedSections() {
   const { workpiece, plan, wording } = useWallEditor()
-  const { survey, design } = workpiece.wall
+  const { survey } = workpiece.wall
+  const design = inForce(workpiece.wall.design)
   const walls = [{ id: 'here', workpiece }]
   const wish = wishOf(design, plan.layout)
   const members = matchMembers(walls, wish)
@@ -56,7 +57,8 @@ function MatchedSections() {
 /** The parts the wall is laid out in, each with its count and gap, and how much of the wall is covered. */
 export function SectionsFold() {
   const { workpiece, plan, wording, edit } = useWallEditor()
-  const { design, survey } = workpiece.wall
+  const { survey } = workpiece.wall
+  const design = inForce(workpiece.wall.design)
   const { layout } = plan
   const patch = (next: Partial<Design>) => edit([{ type: 'patchDesign', patch: next }], 'done')
   const { places, countOf } = rulesOf(design)

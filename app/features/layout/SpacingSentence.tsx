@@ -1,7 +1,7 @@
 import { rulesOf } from '~/core/patterns/rules'
 import { equalGap, fewestStrips } from '~/core/spacing'
 import { inches, nearestNanometer, ZERO } from '~/length'
-import type { Design, Measure, Spacing } from '~/model'
+import { type Design, type Measure, type Spacing, inForce } from '~/model'
 import { Button } from '~/ui/Button'
 import { Fractions } from '~/ui/Fractions'
 import { EditLengthWord } from '~/editor/EditLength'
@@ -74,7 +74,7 @@ export function SpacingSentence() {
 /** What was done to the layout besides its school, in words that take it back: a shift, a ledger, fillers. */
 function KeptSentence() {
   const { workpiece, plan, wording, edit } = useWallEditor()
-  const { design } = workpiece.wall
+  const design = inForce(workpiece.wall.design)
   const shifted = plan.layout.sections[0]?.shifted ?? 0
   const take = (patch: Partial<Design>) => () => edit([{ type: 'patchDesign', patch }], 'done')
   const ledger = plan.layout.bands.some(({ role }) => role === 'ledger')
@@ -111,7 +111,8 @@ function KeptSentence() {
 
 function SchoolSentence() {
   const { workpiece, plan, wording, edit } = useWallEditor()
-  const { design, survey } = workpiece.wall
+  const { survey } = workpiece.wall
+  const design = inForce(workpiece.wall.design)
   const { spacing } = design
   const { one, many } = patternWords(design)
   const Many = capital(many)

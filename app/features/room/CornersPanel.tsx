@@ -37,7 +37,7 @@ export function CornersPanel({ room }: { room: Room }) {
   const put = (changes: readonly { id: string; corners: Partial<Design['corners']> }[]) => {
     const edits = new Map<string, { type: 'patchDesign'; patch: Partial<Design> }[]>()
     for (const { id, corners } of changes) {
-      const now = edits.get(id)?.[0]?.patch.corners ?? wallOf(id)?.workpiece.wall.design.corners
+      const now = edits.get(id)?.[0]?.patch.corners ?? wallOf(id)?.workpiece.wall.design.own.corners
       if (now) edits.set(id, [{ type: 'patchDesign', patch: { corners: { ...now, ...corners } } }])
     }
     void room.edit(edits)

@@ -1,3 +1,4 @@
+import { inForce } from '~/model'
 import { rulesOf } from '~/core/patterns/rules'
 import { useMemo, useState } from 'react'
 import { matchEdits, matchGaps, matchMembers, roomWish } from '~/core/room/matchWalls'
@@ -23,14 +24,15 @@ const Three = styled.div`
 /** One gap, or one width of box, for all walls of the room: the counts that make them differ least. */
 export function MatchPanel({ room, wording }: { room: Room; wording: Wording }) {
   const withGaps = room.walls.filter(
-    ({ workpiece }) => rulesOf(workpiece.wall.design).places !== null && !workpiece.wall.design.apart,
+    ({ workpiece }) =>
+      rulesOf(inForce(workpiece.wall.design)).places !== null && !inForce(workpiece.wall.design).apart,
   )
   const [first] = withGaps
   const start = useMemo(() => (first ? roomWish(first.workpiece) : null), [first])
   const [typed, setTyped] = useState<{ wish?: Length; least?: Length; most?: Length }>({})
   if (!first || !start) return <Soft>No wall of this room has gaps to match yet.</Soft>
-  const { pattern } = first.workpiece.wall.design
-  const same = withGaps.filter(({ workpiece }) => workpiece.wall.design.pattern === pattern)
+  const { pattern } = inForce(first.workpiece.wall.design)
+  const same = withGaps.filter(({ workpiece }) => inForce(workpiece.wall.design).pattern === pattern)
   const wanted = {
     wish: typed.wish ?? start.wish,
     least: typed.least ?? start.least,

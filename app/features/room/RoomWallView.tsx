@@ -1,3 +1,4 @@
+import { inForce } from '~/model'
 import { Link2, Lock, LockOpen, Unlink } from 'lucide-react'
 import { useMemo } from 'react'
 import { Link } from 'react-router'
@@ -50,7 +51,8 @@ export function RoomWallView({
   wording: Wording
 }) {
   const { id, name, plan, workpiece } = planned
-  const { survey, design } = workpiece.wall
+  const { survey } = workpiece.wall
+  const design = inForce(workpiece.wall.design)
   const scene = useMemo(() => buildScene(plan, survey), [plan, survey])
   const preview = room.previews.get(id)
   const ghost = useMemo(() => (preview ? buildScene(preview, survey) : null), [preview, survey])

@@ -1,5 +1,5 @@
 import { type Length, nanometers } from '~/length'
-import type { Design, Workpiece } from '~/model'
+import { type Design, type Workpiece, inForce } from '~/model'
 import { onTick } from '../../edits/onTick'
 import { materialOf } from '../../layout/layout'
 import type { PatternRules } from '../patternRules'
@@ -8,7 +8,7 @@ import { boxSpacing, layBoxes } from './layBoxes'
 
 /** A box of the width it was pulled to: the new wish, its limits widened where they would bar it. */
 function withWidth(workpiece: Workpiece, wanted: Length): Partial<Design> {
-  const { boxes } = workpiece.wall.design
+  const { boxes } = inForce(workpiece.wall.design)
   const wish = onTick(workpiece, wanted)
   return {
     boxes: {

@@ -16,12 +16,8 @@ export const rails: PatternRules = {
   ...UPRIGHT_RULES,
   uprightRole: 'batten',
   lay: () => ({ sections: [], uprights: [], bands: [], frames: [] }),
-  usual: ({ survey, design }) => ({
-    foot: usualFoot(survey),
-    topRail: null,
-    cap: null,
-    rails: design.rails.length > 0 ? design.rails : [FIRST_RAIL],
-  }),
+  usual: ({ survey }) => ({ foot: usualFoot(survey), topRail: null, cap: null }),
+  brings: ({ rails }) => (rails.length > 0 ? {} : { rails: [FIRST_RAIL] }),
   // the rail that only came with the pattern, untouched since
   leaves: ({ rails: [only, ...others] }) =>
     others.length === 0 && JSON.stringify(only) === JSON.stringify(FIRST_RAIL) ? { rails: [] } : {},

@@ -1,0 +1,105 @@
+import { z } from 'zod'
+import { inches } from '~/length'
+import { type LengthSchema, storedLength } from './lengthSchema'
+import { idSchema } from './material'
+import { type Boxes, boxesSchema, heightSchema, type Pattern, STARTING_BOXES } from './pattern'
+import { spacingSchema } from './spacing'
+
+/** What every pattern has: its stuff, and what it stands on and runs up to. */
+function plainShape(length: LengthSchema) {
+  return {
+    battenMaterial: idSchema,
+    /** What the layout stands on: the kept baseboard, a bottom rail of its own, or the floor. */
+    foot: z.discriminatedUnion('kind', [
+      z.strictObject({ kind: z.literal('baseboard') }),
+      z.strictObject({ kind: z.literal('rail'), material: idSchema }),
+      z.strictObject({ kind: z.literal('floor') }),
+    ]),
+    /** Top rail; without one the battens run to the height. */
+    topRail: z.strictObject({ material: idSchema }).nullable(),
+    /** Cap on the top rail: laid flat as a little shelf, or standing on edge. */
+    cap: z.strictObject({ material: idSchema, lay: z.enum(['flat', 'edge']) }).nullable(),
+    /** Top of the top rail (of the battens without one), from the floor; a cap comes on top of it. */
+    height: heightSchema(length),
+  }
+}
+
+/** What patterns of uprights have as well. */
+function uprightShape(length: LengthSchema) {
+  return {
+    ...plainShape(length),
+    spacing: spacingSchema(length),
+    /** One layout right across the wall, or one between and beside its openings each. */
+    sections: z.enum(['across', 'beside']).default('across'),
+  }
+}
+
+/** The options of each pattern. Adding a pattern adds its line here. */
+function optionShapes(length: LengthSchema) {
+  return {
+    battens: uprightShape(length),
+    slats: uprightShape(length),
+    grid: {
+      ...uprightShape(length),
+      /** The perimeter, and the weights its rows' heights go by, from the bottom up. */
+      border: z.enum(['none', 'butt', 'miter']).default('butt'),
+      rows: z.array(z.number().positive().max(100)).min(1).max(40).default([1, 1]),
+    },
+    boxes: { ...plainShape(length), boxes: boxesSchema(length).default(STARTING_BOXES) },
+    rails: plainShape(length),
+  } satisfies Record<Pattern, z.ZodRawShape>
+}
+
+/** What each pattern that was ever chosen on a wall has: turning back to it brings it back as it was. */
+export function patternsSchema(length: LengthSchema) {
+  const { battens, slats, grid, boxes, rails } = optionShapes(length)
+  return z.strictObject({
+    battens: z.strictObject(battens).optional(),
+    grid: z.strictObject(grid).optional(),
+    boxes: z.strictObject(boxes).optional(),
+    slats: z.strictObject(slats).optional(),
+    rails: z.strictObject(rails).optional(),
+  })
+}
+
+type Patterns = z.output<ReturnType<typeof patternsSchema>>
+export type PlainOptions = NonNullable<Patterns['rails']>
+export type UprightOptions = NonNullable<Patterns['battens']>
+export type GridOptions = NonNullable<Patterns['grid']>
+type AnyOptions = GridOptions & NonNullable<Patterns['boxes']>
+
+const keysOf = (shape: object) => Object.keys(shape) as (keyof AnyOptions)[]
+const shapes = optionShapes(storedLength)
+
+/** The names of each pattern's options. */
+export const OPTION_KEYS: Readonly<Record<Pattern, readonly (keyof AnyOptions)[]>> = {
+  battens: keysOf(shapes.battens),
+  grid: keysOf(shapes.grid),
+  boxes: keysOf(shapes.boxes),
+  slats: keysOf(shapes.slats),
+  rails: keysOf(shapes.rails),
+}
+
+/** What stands where nothing was chosen yet, of stuff there is: common practice, no source. */
+export function startingOptions(had = (id: string) => id): GridOptions & { boxes: Boxes } {
+  return {
+    battenMaterial: had('pine-1x3'),
+    spacing: {
+      school: 'nearWish',
+      wish: inches(16),
+      measure: 'gap',
+      least: inches(10),
+      most: inches(24),
+      ends: 'gap',
+      strips: null,
+    },
+    sections: 'across',
+    foot: { kind: 'rail', material: had('pine-1x4') },
+    topRail: { material: had('pine-1x4') },
+    cap: null,
+    height: { rule: 'twoThirds' },
+    border: 'butt',
+    rows: [1, 1],
+    boxes: STARTING_BOXES,
+  }
+}

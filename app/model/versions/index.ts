@@ -1,0 +1,45 @@
+import type { z } from 'zod'
+import { jobFileSchemaFor, storedWallDocument, unitsOf, type WallDocument } from '../job'
+import { type Settings, storedSettings } from '../settings'
+import { designFrom1 } from './designFrom1'
+import { isRaw, type Raw, upgrade } from './upgrade'
+
+/** The steps of each kind of document, by the version they start from. A survey and settings have had one version yet. */
+const DESIGN_STEPS = { 1: designFrom1 }
+const JOB_FILE_STEPS = { 1: (file: Raw): Raw => ({ ...file, version: 2 }) }
+
+/** A wall's document of any version as the version of now would have it, read no further. */
+export function upgradeWall(wall: unknown): unknown {
+  return isRaw(wall) ? { ...wall, design: upgrade(wall.design, DESIGN_STEPS) } : wall
+}
+
+function withWalls(room: unknown): unknown {
+  return isRaw(room) && Array.isArray(room.walls) ? { ...room, walls: room.walls.map(upgradeWall) } : room
+}
+
+/** A wall's document of any version, as it is now. For what comes from outside; the problems are Zod's. */
+export function parseWall(raw: unknown): z.ZodSafeParseResult<WallDocument> {
+  return storedWallDocument.safeParse(upgradeWall(raw))
+}
+
+/** A stored wall of any version, as it is now. Throws where no version could have stored it. */
+export function readWall(raw: unknown): WallDocument {
+  return storedWallDocument.parse(upgradeWall(raw))
+}
+
+/** Stored settings of any version, as they are now. Throws where no version could have stored them. */
+export function readSettings(raw: unknown): Settings {
+  return storedSettings.parse(raw)
+}
+
+/** A job file of any version as the version of now would have it, read no further. */
+export function upgradeJobFile(raw: unknown): unknown {
+  const file = upgrade(raw, JOB_FILE_STEPS)
+  return isRaw(file) && Array.isArray(file.rooms) ? { ...file, rooms: file.rooms.map(withWalls) } : file
+}
+
+/** A job file of any version, as it is now, or Zod's problems with it. */
+export function parseJobFile(raw: unknown) {
+  const now = upgradeJobFile(raw)
+  return jobFileSchemaFor(unitsOf(now)).safeParse(now)
+}
