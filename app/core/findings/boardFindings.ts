@@ -1,6 +1,6 @@
 import { inches, millimeters, nearestNanometer, tickOf } from '~/length'
 import { usualOffers, type Workpiece, inForce } from '~/model'
-import { type Layout, longestBoard } from '../layout/layout'
+import type { Layout } from '../layout/layout'
 import { isUpright, type Piece } from '../pieces'
 import type { Finding, WayOut } from './finding'
 
@@ -12,7 +12,7 @@ export function boardFindings(
 ): Finding[] {
   const findings: Finding[] = []
   for (const materialId of new Set(pieces.map((piece) => piece.materialId))) {
-    const longestNow = longestBoard(settings, materialId)
+    const longestNow = layout.longest.get(materialId) ?? null
     if (longestNow === null) {
       findings.push({
         stage: 'buy',

@@ -1,14 +1,15 @@
 import { nearestNanometer } from '~/length'
 import { type Workpiece, inForce } from '~/model'
-import { boundsOf, type Polygon } from '../geometry'
+import { boundsOf } from '../geometry'
 import type { Layout } from '../layout/layout'
 import type { Piece } from '../pieces'
 import { isPlate } from '../survey/obstacles'
 import type { Finding } from './finding'
 
-/** The space between two outlines' upright bounds; negative where they overlap. */
-export function spaceBetween(a: Polygon, b: Polygon): number {
-  const [p, q] = [boundsOf(a), boundsOf(b)]
+type Bounds = ReturnType<typeof boundsOf>
+
+/** The space between two upright rectangles; negative where they overlap. */
+function spaceBetween(p: Bounds, q: Bounds): number {
   const across = Math.max(p.left - q.right, q.left - p.right)
   const up = Math.max(p.bottom - q.top, q.bottom - p.top)
   return across > 0 && up > 0 ? Math.hypot(across, up) : Math.max(across, up)
@@ -20,13 +21,15 @@ const ROUNDING = 2
 /** Plates that strips come nearer to than was asked for, without lying on them; each plate once, with the nearest. */
 export function clearanceFindings({ wall }: Workpiece, layout: Layout, pieces: readonly Piece[]): Finding[] {
   const { meets, judgement } = inForce(wall.design)
+  const faces = pieces.map(({ stripId, polygon }) => ({ stripId, bounds: boundsOf(polygon) }))
   return layout.obstacles.flatMap((obstacle): Finding[] => {
     const { kind } = obstacle
     if (!obstacle.plate || kind === 'strip' || !isPlate(kind)) return []
     // what is cut round or ended at has its answer
     if (obstacle.fate === 'cutRound' || meets[obstacle.id] !== undefined) return []
-    const spaces = pieces
-      .map(({ stripId, polygon }) => ({ stripId, space: spaceBetween(polygon, obstacle.outline) }))
+    const around = boundsOf(obstacle.outline)
+    const spaces = faces
+      .map(({ stripId, bounds }) => ({ stripId, space: spaceBetween(bounds, around) }))
       .filter(({ space }) => space < judgement.clearance - ROUNDING)
       .sort((a, b) => a.space - b.space)
     const [nearest] = spaces

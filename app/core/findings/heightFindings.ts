@@ -5,12 +5,12 @@ import { partOfHeight } from '../survey/wallLines'
 import type { Finding, WayOut } from './finding'
 
 /** What the heights have to say: above the ceiling, no room for battens, no baseboard to stand on. */
-export function heightFindings({ wall, settings }: Workpiece, layout: Layout): Finding[] {
+export function heightFindings({ wall }: Workpiece, layout: Layout): Finding[] {
   const { survey } = wall
   const design = inForce(wall.design)
   const { lines } = layout
   const findings: Finding[] = []
-  const highest = subtractLengths(lines.headLine, capHeight(design, settings))
+  const highest = subtractLengths(lines.headLine, capHeight(layout))
   const usualHeights: WayOut[] = (['third', 'half', 'twoThirds'] as const)
     .map((rule) => ({ rule, height: partOfHeight(survey, rule) }))
     .filter(

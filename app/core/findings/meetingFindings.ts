@@ -6,10 +6,11 @@ import { gapOf, laidOut } from '../edits/laidOut'
 import { layOut } from '../layout/layOutWall'
 import type { Layout } from '../layout/layout'
 import { endsOf, rulesOf } from '../patterns/rules'
-import type { StripPlan } from '../layout/frames'
+import { specOf, type Strip } from '../strips/strip'
 import { uprightStrip } from '../layout/strips'
-import { isUpright, type Meeting, meetings, placePiece, type StripSpec } from '../pieces'
+import { isUpright, type Meeting, meetings, placePiece } from '../pieces'
 import { fewestStrips } from '../spacing'
+import { outlineOf } from '../survey/obstacles'
 import { baseAt } from '../survey/wallLines'
 import type { Finding, WayOut } from './finding'
 
@@ -22,10 +23,14 @@ function isOpen(meeting: Meeting, workpiece: Workpiece): boolean {
 }
 
 /** The open meetings of a strip, within its own length. */
-function openMeetings(spec: StripSpec, layout: Layout, workpiece: Workpiece): Meeting[] {
-  const open = meetings(spec, layout.obstacles).filter((meeting) => isOpen(meeting, workpiece))
+function openMeetings(
+  spec: Strip,
+  { obstacles }: Pick<Layout, 'obstacles'>,
+  workpiece: Workpiece,
+): Meeting[] {
+  const open = meetings(spec, obstacles).filter((meeting) => isOpen(meeting, workpiece))
   if (open.length === 0) return []
-  const whole = placePiece({ ...spec, id: spec.stripId })
+  const whole = placePiece(specOf(spec))
   if (!whole) return []
   const along = unitVector(spec.directionDeg)
   const start = Math.min(
@@ -53,26 +58,36 @@ function meetsNothing(workpiece: Workpiece, layout: Layout): boolean {
   )
 }
 
-/** Shifts that would leave an upright half over something, or nearer to a plate than asked for, as open intervals. */
+/**
+ * Shifts of up to so much that would leave an upright half over something, or nearer to a plate than asked for: open intervals
+ * in order, those that overlap made one.
+ */
 function barredShifts(
   { uprights, obstacles, lines, uprightFoot, uprightHead }: Layout,
   clearance: number,
+  upTo: number,
 ): [number, number][] {
-  return uprights.flatMap(({ left, right }) =>
-    obstacles.flatMap((obstacle): [number, number][] => {
-      const box = boundsOf(obstacle.outline)
-      const base = baseAt(lines, left)
-      if (box.top <= base + uprightFoot || box.bottom >= base + uprightHead) return []
-      const room = obstacle.plate ? clearance : 0
+  const boxes = obstacles.map(({ plate, outline }) => ({ plate, ...boundsOf(outline) }))
+  const barred: [number, number][] = []
+  for (const { left, right } of uprights) {
+    const base = baseAt(lines, left)
+    for (const box of boxes) {
+      if (box.top <= base + uprightFoot || box.bottom >= base + uprightHead) continue
+      const room = box.plate ? clearance : 0
       const [from, to] = [box.left - right - room, box.right - left + room]
-      const covers = box.right - box.left >= right - left
-      if (obstacle.plate || !covers) return [[from, to]]
-      return [
-        [from, box.left - left],
-        [box.right - right, to],
-      ]
-    }),
-  )
+      if (from >= upTo || to <= -upTo) continue
+      if (box.plate || box.right - box.left < right - left) barred.push([from, to])
+      else barred.push([from, box.left - left], [box.right - right, to])
+    }
+  }
+  barred.sort((a, b) => a[0] - b[0])
+  const merged: [number, number][] = []
+  for (const [from, to] of barred) {
+    const last = merged[merged.length - 1]
+    if (last && from < last[1]) last[1] = Math.max(last[1], to)
+    else if (to > from) merged.push([from, to])
+  }
+  return merged
 }
 
 /** The smallest shifts, one each way, that clear everything, on the tape's ticks and within the end bays. */
@@ -109,8 +124,8 @@ function clearingShifts(workpiece: Workpiece, layout: Layout): WayOut[] {
   // what was asked for between strip and plate is kept where the ends leave room for it
   return ([-1, 1] as const).flatMap((sign) => {
     const room = (sign < 0 ? placement.leftEnd : placement.rightEnd) * 0.75
-    const clear = find(sign, room, barredShifts(layout, clearance))
-    return clear.length > 0 ? clear : find(sign, room, barredShifts(layout, 0))
+    const clear = find(sign, room, barredShifts(layout, clearance, room + tick))
+    return clear.length > 0 ? clear : find(sign, room, barredShifts(layout, 0, room + tick))
   })
 }
 
@@ -149,64 +164,70 @@ function settle(workpiece: Workpiece, meeting: Meeting): WayOut[] {
   ]
 }
 
+/** The uprights as they stand once a thing is moved: a layout may be centered about the very thing. */
+function uprightsAfter(next: Workpiece, thingId: string, layout: Layout, strips: readonly Strip[]): Strip[] {
+  const { spacing } = layout.design
+  if (!('about' in spacing) || spacing.about !== thingId) return strips.filter(({ role }) => isUpright(role))
+  const moved = layOut(next.wall.survey, layout.design, next.settings)
+  return moved.uprights.map((upright) => uprightStrip(moved, upright))
+}
+
 /**
  * Moves the box clear of an upright strip by what is asked for between them, to the nearer side where it then meets no
  * other strip: an electrician's work.
  */
-function moveBox(workpiece: Workpiece, meeting: Meeting, spec: StripSpec): WayOut[] {
-  const { survey } = workpiece.wall
-  const design = inForce(workpiece.wall.design)
-  const box = survey.things.find(({ id }) => id === meeting.obstacle.id)
-  if (!box || !meeting.obstacle.plate || spec.directionDeg !== 90) return []
-  const { clearance } = design.judgement
+function moveBox(
+  workpiece: Workpiece,
+  layout: Layout,
+  strips: readonly Strip[],
+  { obstacle }: Meeting,
+  spec: Strip,
+): WayOut[] {
+  const { things } = workpiece.wall.survey
+  const box = things.find(({ id }) => id === obstacle.id)
+  if (!box || !obstacle.plate || spec.directionDeg !== 90) return []
+  const { clearance } = layout.design.judgement
   const toLeft = spec.center.x - spec.faceWidth / 2 - (box.left + box.width) - clearance
   const toRight = spec.center.x + spec.faceWidth / 2 - box.left + clearance
-  const ways = [toLeft, toRight]
-    .sort((a, b) => Math.abs(a) - Math.abs(b))
-    .map((by): WayOut => {
-      const things = survey.things.map((thing) =>
-        thing.id === box.id ? { ...thing, left: nearestNanometer(thing.left + by), fromRight: null } : thing,
-      )
-      return {
-        says: { code: 'moveBox', by: nearestNanometer(by) },
-        edits: [{ type: 'patchSurvey', patch: { things } }],
-      }
-    })
-  const clears = ({ edits }: WayOut) => {
-    const next = applyEdits(workpiece, edits)
-    const moved = layOut(next.wall.survey, inForce(next.wall.design), next.settings)
-    const here = moved.obstacles.find(({ id }) => id === box.id)
-    if (!here) return false
-    const { left, right } = boundsOf(here.outline)
-    if (left < moved.lines.left || right > moved.lines.right) return false
-    const onIt = { ...moved, obstacles: [here] }
-    // a layout may be centred about the very thing that is moved
-    return moved.uprights.every(
-      (upright) => openMeetings(uprightStrip(onIt, upright), onIt, next).length === 0,
+  for (const by of [toLeft, toRight].sort((a, b) => Math.abs(a) - Math.abs(b))) {
+    const moved = { ...box, left: nearestNanometer(box.left + by), fromRight: null }
+    const way: WayOut = {
+      says: { code: 'moveBox', by: nearestNanometer(by) },
+      edits: [
+        {
+          type: 'patchSurvey',
+          patch: { things: things.map((thing) => (thing === box ? moved : thing)) },
+        },
+      ],
+    }
+    const outline = outlineOf(moved)
+    const { left, right } = boundsOf(outline)
+    if (left < layout.lines.left || right > layout.lines.right) continue
+    const here = { obstacles: [{ ...obstacle, outline }] }
+    const next = applyEdits(workpiece, way.edits)
+    const clears = uprightsAfter(next, box.id, layout, strips).every(
+      (upright) => openMeetings(upright, here, workpiece).length === 0,
     )
+    if (clears) return [way]
   }
-  return ways.filter(clears).slice(0, 1)
+  return []
 }
 
 /** How far along the wall a strip is met: an upright's own left edge, where the thing begins on a horizontal. */
-function metAt(spec: StripSpec, meeting: Meeting): number {
+function metAt(spec: Strip, meeting: Meeting): number {
   return isUpright(spec.role) ? spec.center.x - spec.faceWidth / 2 : boundsOf(meeting.obstacle.outline).left
 }
 
 /** How a thing lies to a strip, square to it: what an overruling is given for. */
-function offsetOf({ center, directionDeg }: StripSpec, { obstacle }: Meeting): number {
+function offsetOf({ center, directionDeg }: Strip, { obstacle }: Meeting): number {
   const { left, right, bottom, top } = boundsOf(obstacle.outline)
   const u = unitVector(directionDeg)
   return nearestNanometer(((bottom + top) / 2 - center.y) * u.x - ((left + right) / 2 - center.x) * u.y)
 }
 
 /** Strips that land on plates, or half on something, each with its ways out. */
-export function meetingFindings(
-  workpiece: Workpiece,
-  layout: Layout,
-  plans: readonly StripPlan[],
-): Finding[] {
-  const found = plans.flatMap(({ spec }) =>
+export function meetingFindings(workpiece: Workpiece, layout: Layout, strips: readonly Strip[]): Finding[] {
+  const found = strips.flatMap((spec) =>
     openMeetings(spec, layout, workpiece).map((meeting) => ({ spec, meeting })),
   )
   const upright = found.some(({ spec }) => isUpright(spec.role))
@@ -216,7 +237,7 @@ export function meetingFindings(
   const seen = new Set<string>()
   return found.flatMap(({ spec, meeting }): Finding[] => {
     const { obstacle } = meeting
-    const key = `meets.${spec.stripId}.${obstacle.id}`
+    const key = `meets.${spec.id}.${obstacle.id}`
     if (seen.has(key) || obstacle.kind === 'strip') return []
     seen.add(key)
     return [
@@ -225,18 +246,18 @@ export function meetingFindings(
         severity: obstacle.plate ? 'wrong' : 'watch',
         says: {
           code: 'stripMeets',
-          stripId: spec.stripId,
+          stripId: spec.id,
           thingId: obstacle.id,
           kind: obstacle.kind,
           at: nearestNanometer(metAt(spec, meeting)),
           by: nearestNanometer(meeting.depth),
           whole: meeting.whole,
         },
-        stripIds: [spec.stripId],
+        stripIds: [spec.id],
         waysOut: [
           ...(isUpright(spec.role) ? shared : []),
           ...settle(workpiece, meeting),
-          ...(isUpright(spec.role) ? moveBox(workpiece, meeting, spec) : []),
+          ...(isUpright(spec.role) ? moveBox(workpiece, layout, strips, meeting, spec) : []),
         ],
         ...(obstacle.plate ? { blocks: { key, figure: offsetOf(spec, meeting) } } : {}),
       },

@@ -2,7 +2,7 @@ import { type Length, nearestNanometer } from '~/length'
 import { LEVEL_RULES, QUARTER_ROUND, usualOffers, type Workpiece, inForce, type Design } from '~/model'
 import type { Layout } from '../layout/layout'
 import { rulesOf } from '../patterns/rules'
-import type { StripPlan } from '../layout/frames'
+import { specOf, type Strip } from '../strips/strip'
 import { meetings, placePiece, treatmentOf } from '../pieces'
 import { isOpening } from '../survey/obstacles'
 import { bendsWithin, profileAt } from '../survey/profile'
@@ -109,7 +109,7 @@ function onBase({ settings }: Workpiece, railMaterial: string): WayOut[] {
 }
 
 /** Battens thicker than the trim they stand on or end at, with the ways out of it. */
-export function proudFindings(workpiece: Workpiece, layout: Layout, plans: readonly StripPlan[]): Finding[] {
+export function proudFindings(workpiece: Workpiece, layout: Layout, strips: readonly Strip[]): Finding[] {
   const { wall, settings } = workpiece
   const { survey } = wall
   const design = inForce(wall.design)
@@ -185,14 +185,14 @@ export function proudFindings(workpiece: Workpiece, layout: Layout, plans: reado
         },
       ],
     })
-  return [...findings, ...thingFindings(workpiece, layout, plans, thinner)]
+  return [...findings, ...thingFindings(workpiece, layout, strips, thinner)]
 }
 
 /** Things that strips end at, within their own length. */
-function endedAt({ spec }: StripPlan, layout: Layout, meets: Design['meets']): string[] {
+function endedAt(spec: Strip, layout: Layout, meets: Design['meets']): string[] {
   const ending = meetings(spec, layout.obstacles).filter((each) => treatmentOf(each, meets) === 'end')
   if (ending.length === 0) return []
-  const whole = placePiece({ ...spec, id: spec.stripId })
+  const whole = placePiece(specOf(spec))
   if (!whole) return []
   const along = unitVector(spec.directionDeg)
   const at = whole.polygon.map(({ x, y }) => (x - spec.center.x) * along.x + (y - spec.center.y) * along.y)
@@ -205,12 +205,12 @@ function endedAt({ spec }: StripPlan, layout: Layout, meets: Design['meets']): s
 function thingFindings(
   { wall }: Workpiece,
   layout: Layout,
-  plans: readonly StripPlan[],
+  strips: readonly Strip[],
   thinner: (limit: number) => WayOut[],
 ): Finding[] {
   const thickness = meetingThickness(layout)
   const { things } = wall.survey
-  const met = new Set(plans.flatMap((plan) => endedAt(plan, layout, inForce(wall.design).meets)))
+  const met = new Set(strips.flatMap((strip) => endedAt(strip, layout, inForce(wall.design).meets)))
   return things
     .filter((thing) => met.has(thing.id) && thing.kind !== 'cutOff' && thing.thickness < thickness)
     .map((thing) => {

@@ -77,7 +77,12 @@ export function boundsOf(points: readonly Point[]): {
   bottom: number
   top: number
 } {
-  const xs = points.map((p) => p.x)
-  const ys = points.map((p) => p.y)
-  return { left: Math.min(...xs), right: Math.max(...xs), bottom: Math.min(...ys), top: Math.max(...ys) }
+  const bounds = { left: Infinity, right: -Infinity, bottom: Infinity, top: -Infinity }
+  for (const { x, y } of points) {
+    bounds.left = Math.min(bounds.left, x)
+    bounds.right = Math.max(bounds.right, x)
+    bounds.bottom = Math.min(bounds.bottom, y)
+    bounds.top = Math.max(bounds.top, y)
+  }
+  return bounds
 }

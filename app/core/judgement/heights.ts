@@ -90,7 +90,7 @@ function candidates(workpiece: Workpiece): { reason: HeightReason; height: Lengt
   }))
   const full = {
     reason: { code: 'rule', rule: 'full' } as const,
-    height: nearestNanometer(lines.headLine - capHeight(design, settings)),
+    height: nearestNanometer(lines.headLine - capHeight(layout)),
   }
   const things = survey.things.flatMap((thing) => {
     const edge = LINES[thing.kind]

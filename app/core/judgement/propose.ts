@@ -112,7 +112,7 @@ export function propose(workpiece: Workpiece): ProposalSearch {
   const thing = survey.things.find(({ id }) => id === about)
   const axis = thing ? thing.left + thing.width / 2 : null
   const rules = rulesOf(design)
-  const stripWidth = rules.faceWidth(design, workpiece.settings)
+  const stripWidth = rules.faceWidth(layout)
   let tried = 0
   let clear = 0
   const plates = new Set<string>()

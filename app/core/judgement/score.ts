@@ -138,11 +138,8 @@ export function levelHits({ lefts, placement }: SectionCandidate, { layout, leve
 }
 
 /** The left edges of the moulding's uprights: two sides to a box. */
-export function boxSides(
-  { lefts, placement }: SectionCandidate,
-  { layout, design, settings }: ScoreInput,
-): number[] {
-  const width = rulesOf(design).faceWidth(design, settings)
+export function boxSides({ lefts, placement }: SectionCandidate, { layout, design }: ScoreInput): number[] {
+  const width = rulesOf(design).faceWidth(layout)
   return placement.gaps.flatMap((gap, i) => {
     const left = (lefts[i] ?? 0) + layout.stripWidth
     return [left, left + gap - width]

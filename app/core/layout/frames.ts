@@ -1,22 +1,10 @@
-import type { Design, Settings } from '~/model'
+import type { Length } from '~/length'
+import type { Material } from '~/model'
 import { type Line, miteredSides, movedFrom, type Polygon } from '../geometry'
-import type { EndCut, EndsAt, Role, StripSpec } from '../pieces'
-import { type BoxFrame, materialOf } from './layout'
-
-/** One straight strip as it is to be cut: where it lies, what it lands on, how its ends are cut. */
-export interface StripPlan {
-  readonly spec: StripSpec
-  /** Tells the parts of one strip apart, such as the four sides of a box; empty where there is but one. */
-  readonly part: string
-  /** Joined of several boards where it is longer than one. */
-  readonly joins: boolean
-  /** Strips that end it where they cross it: these run through. */
-  readonly landsOn: readonly string[]
-  readonly startsAt: EndsAt
-  readonly endsAt: EndsAt
-  readonly startCut?: EndCut
-  readonly endCut?: EndCut
-}
+import type { EndsAt, Role } from '../pieces'
+import type { Strip } from '../strips/strip'
+import { materialIn } from './field'
+import type { BoxFrame, Layout } from './layout'
 
 /** What a side of a frame is called, by where it lies: its direction runs counter-clockwise round the frame. */
 const SIDE_NAMES = ['bottom', 'right', 'top', 'left']
@@ -33,8 +21,9 @@ function sideNames(sides: readonly { readonly side: Line }[]): string[] {
 export interface FrameOf {
   readonly id: string
   readonly number: number
-  readonly materialId: string
-  readonly faceWidth: StripSpec['faceWidth']
+  readonly material: Material
+  readonly faceWidth: Length
+  readonly tier: Strip['tier']
   readonly roleOf: (isLevel: boolean) => Role
   /** What bounds the frame on each of its sides, and so what the length of the sides between hangs on. */
   readonly bounds: Readonly<Record<'left' | 'right' | 'below' | 'above', EndsAt>>
@@ -44,7 +33,7 @@ export interface FrameOf {
  * The sides of a mitred frame inside a convex outline, counter-clockwise, each named by where it lies. Lengths of the sides
  * hang on what bounds the frame at their ends.
  */
-export function mitered(outline: Polygon, frame: FrameOf): StripPlan[] {
+export function mitered(outline: Polygon, frame: FrameOf): Strip[] {
   const { bounds } = frame
   const sides = miteredSides(outline)
   const names = sideNames(sides)
@@ -54,34 +43,31 @@ export function mitered(outline: Polygon, frame: FrameOf): StripPlan[] {
     const forward = isLevel ? Math.cos(radians) > 0 : Math.sin(radians) > 0
     const [first, last] = isLevel ? [bounds.left, bounds.right] : [bounds.below, bounds.above]
     return {
-      spec: {
-        stripId: frame.id,
-        role: frame.roleOf(isLevel),
-        number: frame.number,
-        materialId: frame.materialId,
-        faceWidth: frame.faceWidth,
-        center: movedFrom(side.through, side.directionDeg, 0, frame.faceWidth / 2),
-        directionDeg: side.directionDeg,
-        startLine: from,
-        endLine: to,
-      },
+      id: frame.id,
       part: names[i] ?? '',
+      role: frame.roleOf(isLevel),
+      number: frame.number,
+      material: frame.material,
+      faceWidth: frame.faceWidth,
+      center: movedFrom(side.through, side.directionDeg, 0, frame.faceWidth / 2),
+      directionDeg: side.directionDeg,
+      start: { lines: [from], against: forward ? first : last },
+      end: { lines: [to], against: forward ? last : first },
       joins: isLevel,
-      landsOn: [],
-      startsAt: forward ? first : last,
-      endsAt: forward ? last : first,
+      tier: frame.tier,
     }
   })
 }
 
 /** The four sides of a box (more where a slope cuts a corner off), mitred at half of each corner. */
-export function frameStrips(frame: BoxFrame, design: Design, settings: Settings): StripPlan[] {
-  const { id, width } = materialOf(settings, design.boxes.moulding)
+export function frameStrips(layout: Layout, frame: BoxFrame): Strip[] {
+  const material = materialIn(layout, layout.design.boxes.moulding)
   return mitered(frame.outline, {
     id: frame.id,
     number: frame.number,
-    materialId: id,
-    faceWidth: width,
+    material,
+    faceWidth: material.width,
+    tier: null,
     roleOf: (isLevel) => (isLevel ? 'boxRail' : 'boxStile'),
     // every box takes its share of the wall's width
     bounds: { left: 'wall', right: 'wall', below: frame.below, above: frame.above },

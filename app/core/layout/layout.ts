@@ -1,11 +1,10 @@
 import { type Length, ZERO } from '~/length'
-import { type Design, type Material, type Pattern, type Settings } from '~/model'
+import type { Material, Pattern } from '~/model'
 import type { Polygon } from '../geometry'
 import type { EndsAt, Role } from '../pieces'
 import type { Placement, SpacingIssue } from '../spacing'
-import type { Obstacle } from '../survey/obstacles'
-import type { RuleLine, WallLines } from '../survey/wallLines'
-import type { WallShape } from '../survey/wallShape'
+import type { RuleLine } from '../survey/wallLines'
+import { type Field, materialIn } from './field'
 
 /**
  * A horizontal member: its face between two heights above the base line. On a rake the edge it is `held` by keeps
@@ -59,17 +58,11 @@ export interface SectionPlace extends Section {
 }
 
 /** Where everything goes, before anything is cut. Distances from the left corner, heights above the base line. */
-export interface Layout {
+export interface Layout extends Field {
   readonly pattern: Pattern
-  readonly shape: WallShape
-  readonly obstacles: readonly Obstacle[]
-  readonly lines: WallLines
   readonly battenMaterial: Material
   /** The material that is placed along the wall: the upright's width, or the boxes' margin. */
   readonly stripWidth: Length
-  /** The part of the wall that is covered. */
-  readonly left: Length
-  readonly right: Length
   /** Where the uprights stand and where they end. */
   readonly uprightFoot: Length
   readonly uprightHead: Length
@@ -91,21 +84,15 @@ export interface Layout {
   readonly uprightsThrough: boolean
 }
 
-/** The material of that id. Throws when the job does not have it: documents are checked on read. */
-export function materialOf(settings: Settings, id: string): Material {
-  const found = settings.materials.find((material) => material.id === id)
-  if (!found) throw new Error(`no material '${id}' in the job`)
-  return found
-}
-
 /** The face height of a member that lies flat or stands on edge. */
 export function faceHeight(material: Material, lay: 'flat' | 'edge'): Length {
   return lay === 'flat' ? material.thickness : material.width
 }
 
 /** The face height of a cap: its thickness lying flat, its width on edge; zero without one. */
-export function capHeight(design: Design, settings: Settings): Length {
-  return design.cap ? faceHeight(materialOf(settings, design.cap.material), design.cap.lay) : ZERO
+export function capHeight(field: Pick<Field, 'design' | 'materials'>): Length {
+  const { cap } = field.design
+  return cap ? faceHeight(materialIn(field, cap.material), cap.lay) : ZERO
 }
 
 /** An edge of a band along a course of the base line. */
@@ -114,12 +101,4 @@ export function bandEdge(band: Band, course: RuleLine, edge: 'bottom' | 'top'): 
   const held = band[band.held]
   const rise = edge === band.held ? 0 : edge === 'top' ? plumb : -plumb
   return { at0: course.at0 + held + rise, slope: course.slope }
-}
-
-/** The longest usable length among the boards on sale in a material; null when none is listed. */
-export function longestBoard(settings: Settings, material: string): number | null {
-  const lengths = settings.shop.offers
-    .filter((offer) => offer.material === material)
-    .map((offer) => offer.length - settings.shop.endTrim)
-  return lengths.length === 0 ? null : Math.max(...lengths)
 }

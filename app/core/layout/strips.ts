@@ -1,12 +1,12 @@
 import { nearestNanometer, subtractLengths } from '~/length'
-import type { Design, Settings, Survey } from '~/model'
 import { crossing, type Line, lineFrom, movedFrom, roundPoint } from '../geometry'
-import { type EndCut, type StripSpec } from '../pieces'
+import type { EndCut } from '../pieces'
 import { rulesOf } from '../patterns/rules'
 import { profileAt } from '../survey/profile'
 import { baseAt, courseAt, onLine, type RuleLine } from '../survey/wallLines'
 import { cornerCut, cornerOf } from './corners'
-import { frameStrips, mitered, type StripPlan } from './frames'
+import type { End, Strip } from '../strips/strip'
+import { frameStrips, mitered } from './frames'
 import { type Band, bandEdge, type Layout, type Upright } from './layout'
 
 function angleOf(slope: number): number {
@@ -47,9 +47,13 @@ function reachesHead({ uprightHead, lines }: Layout): boolean {
   return uprightHead > lines.headLine - NEAR_HEAD
 }
 
+/** The foot of a batten that hangs over the baseboard, its back tilted away. */
+const BACK_BEVEL: EndCut = { kind: 'bevel', bevelDeg: 45 }
+
 /** An upright before it meets anything: from base or bottom rail up to the head, at its own place. */
-export function uprightStrip(layout: Layout, upright: Upright): StripSpec {
-  const { lines, shape, battenMaterial } = layout
+export function uprightStrip(layout: Layout, upright: Upright, tier: Strip['tier'] = null): Strip {
+  const { lines, shape, battenMaterial, design } = layout
+  const rules = rulesOf(layout)
   const standsOn = footBand(layout)
   const endsUnder = layout.bands.find(({ id, bottom }) => id === 'topRail' && bottom === layout.uprightHead)
   const head = (x: number) =>
@@ -57,7 +61,6 @@ export function uprightStrip(layout: Layout, upright: Upright): StripSpec {
       ? onLine(bandEdge(endsUnder, courseAt(lines, x), 'bottom'), x)
       : baseAt(lines, x) + layout.uprightHead
   // on floor or baseboard it follows the real floor; on a rail it follows the rail
-  const rules = rulesOf(layout)
   const standsOnFloor = !standsOn && lines.followed.length === 0 && !rules.framesItself
   const foot = (x: number) =>
     standsOn
@@ -65,17 +68,28 @@ export function uprightStrip(layout: Layout, upright: Upright): StripSpec {
       : (standsOnFloor ? profileAt(shape.floor, x) : baseAt(lines, x)) + layout.uprightFoot
   const courseBends = lines.courses.slice(1).map(({ left }) => left)
   const floorBends = standsOnFloor ? shape.floor.points.map(({ place }) => place) : courseBends
-  const role = layout.fillers.includes(upright) ? 'filler' : rules.uprightRole
+  const bevelled = design.proud === 'backBevel' && rules.standsFree && !standsOn && lines.baseTop > 0
+  const { left, right } = upright
   return {
-    stripId: upright.id,
-    role,
+    id: upright.id,
+    part: '',
+    role: layout.fillers.includes(upright) ? 'filler' : rules.uprightRole,
     number: upright.number,
-    materialId: battenMaterial.id,
-    faceWidth: subtractLengths(upright.right, upright.left),
-    center: { x: (upright.left + upright.right) / 2, y: 0 },
+    material: battenMaterial,
+    faceWidth: subtractLengths(right, left),
+    center: { x: (left + right) / 2, y: 0 },
     directionDeg: 90,
-    startLine: clearOf(foot, floorBends, upright.left, upright.right, 1),
-    endLine: clearOf(head, courseBends, upright.left, upright.right, -1),
+    start: {
+      lines: [clearOf(foot, floorBends, left, right, 1)],
+      against: standsOn ? 'strip' : 'wall',
+      ...(bevelled ? { cut: BACK_BEVEL } : {}),
+    },
+    end: {
+      lines: [clearOf(head, courseBends, left, right, -1)],
+      against: endsUnder ? 'strip' : reachesHead(layout) ? 'wall' : 'open',
+    },
+    joins: false,
+    tier,
   }
 }
 
@@ -95,11 +109,22 @@ function endLine(layout: Layout, side: 'left' | 'right', low: number, high: numb
   return lineFrom({ x: from + by, y: low }, { x: to + by, y: high })
 }
 
+/** Does a horizontal reach a corner of the room, and how is it cut there. */
+function cornerEnd(layout: Layout, side: 'left' | 'right', line: Line, thickness: number): End {
+  const reaches = side === 'left' ? layout.left <= layout.lines.left : layout.right >= layout.lines.right
+  const corner = reaches
+    ? cornerCut(layout.design.corners[side], cornerOf(layout.survey, side), thickness)
+    : null
+  const by = (side === 'left' ? 1 : -1) * (corner?.short ?? 0)
+  const moved = by === 0 ? line : { ...line, through: { ...line.through, x: line.through.x + by } }
+  return { lines: [moved], against: 'wall', ...(corner?.cut ? { cut: corner.cut } : {}) }
+}
+
 /**
  * A horizontal before it meets anything: one strip for each course of the base line, from end to end at its own
  * height. Where two courses meet both are cut at half the angle between them.
  */
-export function bandStrips(layout: Layout, band: Band): StripSpec[] {
+function bandStrips(layout: Layout, band: Band, tier: Strip['tier']): Strip[] {
   const { lines } = layout
   const courses = lines.courses.filter(({ left, right }) => right > layout.left && left < layout.right)
   const faceWidth = nearestNanometer(band.top - band.bottom)
@@ -107,116 +132,53 @@ export function bandStrips(layout: Layout, band: Band): StripSpec[] {
     low: ruled(bandEdge(band, line, 'bottom')),
     high: ruled(bandEdge(band, line, 'top')),
   }))
-  const between = (i: number, x: number): Line => {
+  const between = (i: number, x: number): End => {
     const [before, after] = [edges[i], edges[i + 1]]
     const low = before && after ? crossing(before.low, after.low) : null
     const high = before && after ? crossing(before.high, after.high) : null
     const meets = high !== null && low !== null && Math.abs(high.x - x) < faceWidth
-    return meets ? lineFrom(low, high) : { through: { x, y: 0 }, directionDeg: 90 }
+    const line = meets ? lineFrom(low, high) : { through: { x, y: 0 }, directionDeg: 90 }
+    return { lines: [line], against: 'strip' }
   }
-  return courses.map(({ left, right, line }, i) => {
+  return courses.map((course, i): Strip => {
+    const { left, right, line } = course
     const low = bandEdge(band, line, 'bottom')
     const high = bandEdge(band, line, 'top')
-    const end = (side: 'left' | 'right') => {
+    const end = (side: 'left' | 'right'): End => {
       const x = layout[side]
-      return endLine(layout, side, onLine(low, x), onLine(high, x))
+      const at = endLine(layout, side, onLine(low, x), onLine(high, x))
+      const outer = lines.courses[side === 'left' ? 0 : lines.courses.length - 1]
+      // a course that ends within the wall has no corner of the room
+      return outer && Math.abs(angleOf(outer.line.slope) - angleOf(line.slope)) < 1e-9
+        ? cornerEnd(layout, side, at, band.material.thickness)
+        : { lines: [at], against: 'wall' }
     }
     const tilt = angleOf(line.slope)
     return {
-      stripId: band.id,
+      id: band.id,
+      part: '',
       role: band.role,
       number: 1,
-      materialId: band.material.id,
+      material: band.material,
       faceWidth,
       center: movedFrom({ x: 0, y: high.at0 }, tilt, 0, -faceWidth / 2),
       directionDeg: tilt,
-      startLine: i === 0 ? end('left') : between(i - 1, left),
-      endLine: i === courses.length - 1 ? end('right') : between(i, right),
-    }
-  })
-}
-
-/** Does a horizontal reach a corner of the room, and how is it cut there. */
-function atCorner(
-  layout: Layout,
-  spec: StripSpec,
-  side: 'left' | 'right',
-  design: Design,
-  survey: Survey,
-  thickness: number,
-) {
-  const course = layout.lines.courses[side === 'left' ? 0 : layout.lines.courses.length - 1]
-  const reaches = side === 'left' ? layout.left <= layout.lines.left : layout.right >= layout.lines.right
-  const isOuter = course !== undefined && Math.abs(angleOf(course.line.slope) - spec.directionDeg) < 1e-9
-  if (!reaches || !isOuter) return null
-  return cornerCut(design.corners[side], cornerOf(survey, side), thickness)
-}
-
-function bandPlans(
-  layout: Layout,
-  band: Band,
-  survey: Survey,
-  design: Design,
-  landsOn: readonly string[],
-): StripPlan[] {
-  const specs = bandStrips(layout, band)
-  return specs.map((spec, i) => {
-    const left = i === 0 ? atCorner(layout, spec, 'left', design, survey, band.material.thickness) : null
-    const right =
-      i === specs.length - 1 ? atCorner(layout, spec, 'right', design, survey, band.material.thickness) : null
-    const moved = (line: Line, by: number): Line =>
-      by === 0 ? line : { ...line, through: { ...line.through, x: line.through.x + by } }
-    return {
-      spec: {
-        ...spec,
-        startLine: moved(spec.startLine, left?.short ?? 0),
-        endLine: moved(spec.endLine, -(right?.short ?? 0)),
-      },
-      part: '',
+      start: i === 0 ? end('left') : between(i - 1, left),
+      end: i === courses.length - 1 ? end('right') : between(i, right),
       joins: true,
-      landsOn,
-      startsAt: i === 0 ? 'wall' : 'strip',
-      endsAt: i === specs.length - 1 ? 'wall' : 'strip',
-      ...(left?.cut ? { startCut: left.cut } : {}),
-      ...(right?.cut ? { endCut: right.cut } : {}),
+      tier,
     }
   })
-}
-
-/** The foot of a batten that hangs over the baseboard, its back tilted away. */
-const BACK_BEVEL: EndCut = { kind: 'bevel', bevelDeg: 45 }
-
-function uprightPlan(
-  layout: Layout,
-  upright: Upright,
-  design: Design,
-  landsOn: readonly string[],
-): StripPlan {
-  const spec = uprightStrip(layout, upright)
-  const standsOn = footBand(layout)
-  const bevelled =
-    design.proud === 'backBevel' && rulesOf(layout).standsFree && !standsOn && layout.lines.baseTop > 0
-  const under = layout.bands.some(({ id, bottom }) => id === 'topRail' && bottom === layout.uprightHead)
-  return {
-    spec,
-    part: '',
-    joins: false,
-    landsOn,
-    startsAt: standsOn ? 'strip' : 'wall',
-    endsAt: under ? 'strip' : reachesHead(layout) ? 'wall' : 'open',
-    ...(bevelled ? { startCut: BACK_BEVEL } : {}),
-  }
 }
 
 /** A mitred border is a frame of its own; the grid's inner strips land on it. */
 function miteredBorder(
   layout: Layout,
-): { plans: StripPlan[]; inner: { uprights: Upright[]; bands: Band[] } } | null {
+): { strips: Strip[]; inner: { uprights: Upright[]; bands: Band[] } } | null {
   const rails = layout.bands.filter(({ role }) => role === 'border')
   const [low, high] = [rails[0], rails[rails.length - 1]]
   const [first, last] = [layout.uprights[0], layout.uprights[layout.uprights.length - 1]]
   if (!low || !high || low === high || !first || !last || first === last) return null
-  const { id, width } = layout.battenMaterial
   // along a floor that falls the border's corners are not square, and are halved as they are
   const corner = (band: Band, edge: 'bottom' | 'top', x: number) =>
     roundPoint({ x, y: onLine(bandEdge(band, courseAt(layout.lines, x), edge), x) })
@@ -227,11 +189,12 @@ function miteredBorder(
     corner(high, 'top', first.left),
   ]
   return {
-    plans: mitered(outline, {
+    strips: mitered(outline, {
       id: 'border',
       number: 1,
-      materialId: id,
-      faceWidth: width,
+      material: layout.battenMaterial,
+      faceWidth: layout.battenMaterial.width,
+      tier: TIERS.frame,
       roleOf: () => 'border',
       bounds: {
         left: first.left <= layout.lines.left ? 'wall' : 'open',
@@ -247,49 +210,40 @@ function miteredBorder(
   }
 }
 
-/** Everything to cut, those that run through before those that land on them. */
-export function stripPlans(layout: Layout, survey: Survey, design: Design, settings: Settings): StripPlan[] {
+/**
+ * Who runs through: a mitred frame before all else. With uprights through all horizontals land on them; else a border's
+ * rails run over its stiles, the rails between run from stile to stile, and what stands between lands on both.
+ */
+const TIERS = { frame: 0, outerRail: 1, side: 2, through: 3, rail: 4, upright: 5 }
+
+/** All strips of a layout, as they are wanted, each with the tier that says what runs through it. */
+export function stripsOf(layout: Layout): Strip[] {
   const { border: borderOf, places } = rulesOf(layout)
-  const perimeter = borderOf(design)
+  const perimeter = borderOf(layout.design)
   const border = perimeter === 'miter' ? miteredBorder(layout) : null
   const { uprights, bands } = border?.inner ?? layout
-  const borderIds = border ? ['border'] : []
-  const inner = places !== 'uprights' || layout.uprightHead <= layout.uprightFoot ? [] : uprights
-  const { uprightFoot, uprightHead } = layout
-  const crossed = bands.filter(
-    ({ id, bottom, top, role }) =>
-      role === 'border' || (id !== 'bottomRail' && top > uprightFoot && bottom < uprightHead),
-  )
-  const sideStiles = perimeter === 'butt' ? [uprights[0], uprights.at(-1)] : []
-  const sideIds = sideStiles.flatMap((stile) => (stile ? [stile.id] : []))
-  const outer = crossed.filter(({ role }) => role === 'border').map(({ id }) => id)
-  const through = layout.uprightsThrough
-  const plansOf = (band: Band, landsOn: readonly string[]) => bandPlans(layout, band, survey, design, landsOn)
-  const rest = bands.filter((band) => !crossed.includes(band)).flatMap((band) => plansOf(band, borderIds))
+  const { uprightFoot, uprightHead, uprightsThrough } = layout
+  const inner = places !== 'uprights' || uprightHead <= uprightFoot ? [] : uprights
   const fillers = inner.length > 0 || border ? layout.fillers : []
-  const fillerIds = fillers.map(({ id }) => id)
-  const ids = [...inner.map(({ id }) => id), ...fillerIds]
-  if (through)
-    return [
-      ...(border?.plans ?? []),
-      ...rest,
-      ...[...inner, ...fillers].map((upright) => uprightPlan(layout, upright, design, borderIds)),
-      ...crossed.flatMap((band) => plansOf(band, [...borderIds, ...ids])),
-      ...layout.frames.flatMap((frame) => frameStrips(frame, design, settings)),
-    ]
-  // rails through: the border's rails run over its stiles, the rails between run from stile to stile
-  const sides = inner.filter(({ id }) => sideIds.includes(id))
-  const middle = inner.filter(({ id }) => !sideIds.includes(id))
-  const innerBands = crossed.filter(({ id }) => !outer.includes(id))
+  // what lies wholly above the uprights or below them crosses none
+  const crosses = ({ id, bottom, top, role }: Band) =>
+    role === 'border' || (id !== 'bottomRail' && top > uprightFoot && bottom < uprightHead)
+  const sideStiles = perimeter === 'butt' ? [uprights[0], uprights.at(-1)] : []
+  const tierOfBand = ({ role }: Band) => {
+    if (uprightsThrough) return TIERS.rail
+    return role === 'border' ? TIERS.outerRail : TIERS.rail
+  }
+  const tierOfUpright = (upright: Upright) => {
+    if (uprightsThrough) return TIERS.through
+    return sideStiles.includes(upright) ? TIERS.side : TIERS.upright
+  }
+  const filler = uprightsThrough ? TIERS.through : TIERS.side
   return [
-    ...(border?.plans ?? []),
-    ...rest,
-    ...crossed.filter(({ id }) => outer.includes(id)).flatMap((band) => plansOf(band, borderIds)),
-    ...[...sides, ...fillers].map((upright) => uprightPlan(layout, upright, design, outer)),
-    ...innerBands.flatMap((band) => plansOf(band, [...borderIds, ...sideIds, ...fillerIds])),
-    ...middle.map((upright) =>
-      uprightPlan(layout, upright, design, [...borderIds, ...crossed.map(({ id }) => id)]),
-    ),
-    ...layout.frames.flatMap((frame) => frameStrips(frame, design, settings)),
+    ...(border?.strips ?? []),
+    ...bands.filter((band) => !crosses(band)).flatMap((band) => bandStrips(layout, band, null)),
+    ...inner.map((upright) => uprightStrip(layout, upright, tierOfUpright(upright))),
+    ...fillers.map((upright) => uprightStrip(layout, upright, filler)),
+    ...bands.filter(crosses).flatMap((band) => bandStrips(layout, band, tierOfBand(band))),
+    ...layout.frames.flatMap((frame) => frameStrips(layout, frame)),
   ]
 }

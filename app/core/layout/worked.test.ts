@@ -91,8 +91,20 @@ describe('strips that would lie over one another', () => {
       expect(says(computePlan(applyEdits(workpiece, edits)))).not.toContain('stripsShareWall')
   })
 
-  test('a rail that the border takes all the place of has no piece, no marks, and is told', () => {
-    const plan = planOf({}, grid({ border: 'miter', rails: [midRail(2.25)] }))
+  test('a rail that lies in a border is told, whether its corners are mitered or butted, and can be taken off', () => {
+    for (const border of ['miter', 'butt'] as const) {
+      const plan = planOf({}, grid({ border, rails: [midRail(2.25)] }))
+      const shares = plan.findings.find(
+        ({ says: { code }, stripIds }) => code === 'stripsShareWall' && stripIds.includes('rail-1'),
+      )
+      expect(shares?.blocks).toBeDefined()
+      expect(shares?.waysOut.map(({ says: { code } }) => code)).toContain('takeRailOff')
+    }
+  })
+
+  test('a rail whose whole place is a window has no piece, no marks, and is told', () => {
+    const window = thing('window', 0, 40, 131, 30)
+    const plan = planOf({ things: [window] }, { rails: [midRail(60)] })
     expect(plan.pieces.some(({ stripId }) => stripId === 'rail-1')).toBe(false)
     expect(heightMarks(plan.layout, '1/16').some(({ bandId }) => bandId === 'rail-1')).toBe(false)
     expect(says(plan)).toContain('stripVanishes')

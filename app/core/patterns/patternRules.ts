@@ -1,28 +1,18 @@
 import type { Length } from '~/length'
-import type { Design, Ends, Rail, Settings, Spacing, Survey, Workpiece } from '~/model'
+import type { Design, Ends, Rail, Spacing, Survey, Workpiece } from '~/model'
+import type { Field } from '../layout/field'
 import type { Band, BoxFrame, SectionPlace, Upright } from '../layout/layout'
 import type { Role } from '../pieces'
-import type { Obstacle } from '../survey/obstacles'
-import type { WallLines } from '../survey/wallLines'
-import type { WallShape } from '../survey/wallShape'
 
-/** What a pattern has to work with. */
-export interface LayInput {
-  readonly survey: Survey
-  readonly design: Design
-  readonly obstacles: readonly Obstacle[]
-  readonly left: number
-  readonly right: number
+/** What a pattern has to work with: the field, its covered part less the fillers, and what frames it. */
+export interface LayInput extends Field {
   readonly foot: number
   readonly head: number
   readonly stripWidth: Length
   /** Absolute heights the layout reaches over. */
   readonly range: { readonly bottom: number; readonly top: number }
-  readonly shape: WallShape
-  readonly lines: WallLines
   /** What frames it. */
   readonly bands: readonly Band[]
-  readonly settings: Settings
 }
 
 /** What a pattern makes of a wall, besides what frames it. */
@@ -55,9 +45,9 @@ export interface PatternRules {
   /** The part its uprights play. */
   readonly uprightRole: Extract<Role, 'batten' | 'slat' | 'stile'>
   /** How wide what is placed is. */
-  readonly stripWidth: (design: Design, settings: Settings) => Length
+  readonly stripWidth: (field: Field) => Length
   /** How wide the upright pieces are that may come to lie over a plate. */
-  readonly faceWidth: (design: Design, settings: Settings) => Length
+  readonly faceWidth: (field: Field) => Length
   /** The spacing as it is asked for, with the ends the pattern gives. */
   readonly spacing: (design: Design) => Spacing
   /** What stands at the ends of a section where the pattern leaves no choice. */

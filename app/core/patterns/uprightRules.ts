@@ -9,7 +9,7 @@ import {
   inForce,
 } from '~/model'
 import { onTick } from '../edits/onTick'
-import { materialOf } from '../layout/layout'
+import { materialIn } from '../layout/field'
 import type { PatternRules } from './patternRules'
 
 /** Clear gaps near a wish, in inches, as a pattern usually starts with. */
@@ -44,7 +44,7 @@ function counted(spacing: Spacing, strips: number): Spacing {
 function withGap(workpiece: Workpiece, wanted: Length): Partial<Design> {
   const { spacing, battenMaterial } = inForce(workpiece.wall.design)
   const gap = onTick(workpiece, wanted)
-  const { width } = materialOf(workpiece.settings, battenMaterial)
+  const width = workpiece.settings.materials.find(({ id }) => id === battenMaterial)?.width ?? ZERO
   const asMeasured = (measure: 'gap' | 'pitch') => (measure === 'gap' ? gap : addLengths(gap, width))
   switch (spacing.school) {
     case 'fromCenter':
@@ -86,8 +86,8 @@ export const UPRIGHT_RULES = {
   leaves: () => ({}),
   materials: () => [],
   places: 'uprights',
-  stripWidth: (design, settings) => materialOf(settings, design.battenMaterial).width,
-  faceWidth: (design, settings) => materialOf(settings, design.battenMaterial).width,
+  stripWidth: (field) => materialIn(field, field.design.battenMaterial).width,
+  faceWidth: (field) => materialIn(field, field.design.battenMaterial).width,
   spacing: ({ spacing }) => spacing,
   givenEnds: null,
   // a shift was chosen for another count

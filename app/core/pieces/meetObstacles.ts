@@ -1,10 +1,10 @@
 import type { Design } from '~/model'
-import { type Line, movedFrom, passageThrough, type Point, unitVector } from '../geometry'
+import { type Line, movedFrom, passageThrough, unitVector } from '../geometry'
 import type { Obstacle } from '../survey/obstacles'
 import type { PieceSpec } from './piece'
 
-/** A strip before it meets anything. */
-export type StripSpec = Omit<PieceSpec, 'id' | 'startCut' | 'endCut' | 'startsAt' | 'endsAt'>
+/** Where a strip lies and how wide it is. */
+type Lie = Pick<PieceSpec, 'center' | 'directionDeg' | 'faceWidth'>
 
 /** How an obstacle lies in a strip's way: distances along the strip from its centre point. */
 export interface Meeting {
@@ -23,7 +23,7 @@ export interface Meeting {
 /** An overlap thinner than this is paint. */
 const TOUCHING = 100_000
 
-function squareAcross(strip: StripSpec, at: number): Line {
+function squareAcross(strip: Lie, at: number): Line {
   return {
     through: movedFrom(strip.center, strip.directionDeg, at, 0),
     directionDeg: strip.directionDeg + 90,
@@ -31,50 +31,48 @@ function squareAcross(strip: StripSpec, at: number): Line {
 }
 
 /** All obstacles in a strip's way, in order along it. */
-export function meetings(strip: StripSpec, obstacles: readonly Obstacle[]): Meeting[] {
+export function meetings(strip: Lie, obstacles: readonly Obstacle[]): Meeting[] {
+  const { center, directionDeg } = strip
   const half = strip.faceWidth / 2
-  const lineAt = (left: number): Line => ({
-    through: movedFrom(strip.center, strip.directionDeg, 0, left),
-    directionDeg: strip.directionDeg,
-  })
-  return obstacles
-    .flatMap((obstacle): Meeting[] => {
-      const offsets = obstacle.outline.map((corner) => offsetFrom(strip, corner))
-      const [least, most] = [Math.min(...offsets), Math.max(...offsets)]
-      const inner = (left: number) => Math.min(Math.max(left, TOUCHING - half), half - TOUCHING)
-      if (most < TOUCHING - half || least > half - TOUCHING) return []
-      const across = [least + TOUCHING, most - TOUCHING, 0, ...offsets].map(inner)
-      const any = across
-        .map((left) => passageThrough(lineAt(left), obstacle.outline))
-        .filter((p) => p !== null)
-      if (any.length === 0) return []
-      const from = Math.min(...any.map((p) => p.from))
-      const to = Math.max(...any.map((p) => p.to))
-      const left = passageThrough(lineAt(half - TOUCHING), obstacle.outline)
-      const right = passageThrough(lineAt(TOUCHING - half), obstacle.outline)
-      const whole = left !== null && right !== null
-      const sameEntry = whole && left.entry.directionDeg === right.entry.directionDeg
-      const sameExit = whole && left.exit.directionDeg === right.exit.directionDeg
-      return [
-        {
-          obstacle,
-          from,
-          to,
-          whole,
-          depth: whole ? strip.faceWidth : Math.round(left !== null ? half - least : most + half),
-          side: left !== null ? 'left' : 'right',
-          entry: sameEntry ? left.entry : squareAcross(strip, from),
-          exit: sameExit ? left.exit : squareAcross(strip, to),
-        },
-      ]
+  const u = unitVector(directionDeg)
+  const lineAt = (left: number): Line => ({ through: movedFrom(center, directionDeg, 0, left), directionDeg })
+  const met: Meeting[] = []
+  for (const obstacle of obstacles) {
+    // most lie to one side of the strip, and are left alone after one look at their corners
+    let [least, most] = [Infinity, -Infinity]
+    for (const { x, y } of obstacle.outline) {
+      const offset = (y - center.y) * u.x - (x - center.x) * u.y
+      least = Math.min(least, offset)
+      most = Math.max(most, offset)
+    }
+    if (most < TOUCHING - half || least > half - TOUCHING) continue
+    const left = passageThrough(lineAt(half - TOUCHING), obstacle.outline)
+    const right = passageThrough(lineAt(TOUCHING - half), obstacle.outline)
+    const offsets = obstacle.outline.map(({ x, y }) => (y - center.y) * u.x - (x - center.x) * u.y)
+    const across = [least + TOUCHING, most - TOUCHING, 0, ...offsets].map((at) =>
+      Math.min(Math.max(at, TOUCHING - half), half - TOUCHING),
+    )
+    const passages = [...new Set(across)]
+      .map((at) => passageThrough(lineAt(at), obstacle.outline))
+      .filter((passage) => passage !== null)
+    if (passages.length === 0) continue
+    const from = Math.min(...passages.map((passage) => passage.from))
+    const to = Math.max(...passages.map((passage) => passage.to))
+    const whole = left !== null && right !== null
+    const sameEntry = whole && left.entry.directionDeg === right.entry.directionDeg
+    const sameExit = whole && left.exit.directionDeg === right.exit.directionDeg
+    met.push({
+      obstacle,
+      from,
+      to,
+      whole,
+      depth: whole ? strip.faceWidth : Math.round(left !== null ? half - least : most + half),
+      side: left !== null ? 'left' : 'right',
+      entry: sameEntry ? left.entry : squareAcross(strip, from),
+      exit: sameExit ? left.exit : squareAcross(strip, to),
     })
-    .sort((a, b) => a.from - b.from)
-}
-
-/** How far a point lies to the left of a strip's centre line. */
-function offsetFrom(strip: StripSpec, { x, y }: Point): number {
-  const u = unitVector(strip.directionDeg)
-  return (y - strip.center.y) * u.x - (x - strip.center.x) * u.y
+  }
+  return met.sort((a, b) => a.from - b.from)
 }
 
 /** What becomes of a strip where it meets something. */

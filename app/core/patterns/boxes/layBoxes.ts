@@ -14,11 +14,11 @@ import {
   type Band,
   bandEdge,
   type BoxFrame,
-  materialOf,
   type Section,
   type SectionPlace,
   type Upright,
 } from '../../layout/layout'
+import { materialIn } from '../../layout/field'
 import { sectionsBeside } from '../../layout/sections'
 import { countChoices, placeStrips } from '../../spacing'
 import type { Obstacle } from '../../survey/obstacles'
@@ -200,7 +200,7 @@ function placeRow(
     bottom: Math.min(...ends.map(({ low }, i) => onLine(low, at[i] ?? 0))),
     top: Math.max(...ends.map(({ high }, i) => onLine(high, at[i] ?? 0))),
   }
-  const moulding = materialOf(input.settings, design.boxes.moulding)
+  const moulding = materialIn(input, design.boxes.moulding)
   const sections: SectionPlace[] = []
   const outlines: Placed[] = []
   for (const section of sectionsBeside(left, right, range, obstacles).flatMap((s) =>

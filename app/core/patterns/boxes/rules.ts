@@ -1,7 +1,7 @@
 import { type Length, nanometers } from '~/length'
 import { type Design, type Workpiece, inForce } from '~/model'
 import { onTick } from '../../edits/onTick'
-import { materialOf } from '../../layout/layout'
+import { materialIn } from '../../layout/field'
 import type { PatternRules } from '../patternRules'
 import { UPRIGHT_RULES, usualRailFoot } from '../uprightRules'
 import { boxSpacing, layBoxes } from './layBoxes'
@@ -34,8 +34,8 @@ export const boxes: PatternRules = {
   }),
   materials: (design) => [{ at: 'boxes.moulding', material: design.boxes.moulding }],
   places: 'margins',
-  stripWidth: (design) => design.boxes.margin,
-  faceWidth: (design, settings) => materialOf(settings, design.boxes.moulding).width,
+  stripWidth: ({ design }) => design.boxes.margin,
+  faceWidth: (field) => materialIn(field, field.design.boxes.moulding).width,
   spacing: (design) => boxSpacing(design.boxes, design.boxes.count),
   givenEnds: () => 'strip',
   withCount: (design, count) => ({ boxes: { ...design.boxes, count } }),

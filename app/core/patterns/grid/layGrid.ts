@@ -1,6 +1,7 @@
 import { addLengths, fail, type Length, nearestNanometer, type Result } from '~/length'
 import type { Ends, Material, Spacing } from '~/model'
-import { type Band, materialOf } from '../../layout/layout'
+import { type Band } from '../../layout/layout'
+import { materialIn } from '../../layout/field'
 import { placementAt, type Placement, placeStrips, type SpacingIssue, type SpanContext } from '../../spacing'
 import type { Laid, LayInput } from '../patternRules'
 import { placeUprights } from '../uprights'
@@ -77,13 +78,13 @@ export function gridRails(
 
 /** A grid: stiles by the chosen spacing, rails by the rows' weights, all of one material. */
 export function layGrid(input: LayInput): Laid {
-  const { design, foot, head, settings } = input
+  const { design, foot, head } = input
   const border = design.border !== 'none'
   const { bands, issue } = gridRails(
     design.rows,
     foot,
     head,
-    materialOf(settings, design.battenMaterial),
+    materialIn(input, design.battenMaterial),
     border,
   )
   const placed = placeUprights(input, 'stile', (...of) => placeColumns(...of, border))

@@ -1,6 +1,6 @@
 import { nearestNanometer } from '~/length'
-import type { Design, Settings } from '~/model'
 import { type Line, movedFrom, type Polygon, unitVector } from '../geometry'
+import type { Field } from '../layout/field'
 import {
   type EndsAt,
   isUpright,
@@ -11,12 +11,11 @@ import {
   placePiece,
   ROLES,
   splitRun,
-  type StripSpec,
   treatmentOf,
 } from '../pieces'
 import type { Obstacle } from '../survey/obstacles'
-import { type Layout, longestBoard, materialOf } from './layout'
-import type { StripPlan } from './frames'
+import { crossingsOf, landsOn, type ThroughRule } from './crossings'
+import { type Lie, specOf, type Strip } from './strip'
 
 /** The shortest piece worth cutting. */
 const SHORTEST = 6_350_000 // 1/4 in
@@ -52,21 +51,21 @@ function clustered(ending: readonly Meeting[]): Meeting[][] {
 
 /** Parts of a strip between the things and the strips that end it. */
 function partsOf(
-  { spec, startsAt, endsAt }: StripPlan,
+  strip: Strip,
   obstacles: readonly Obstacle[],
-  design: Design,
+  { design }: Field,
 ): { parts: Part[]; notched: Meeting[] } {
-  const own: Part = { alsoStart: [], alsoEnd: [], startsAt, endsAt }
-  const whole = obstacles.length === 0 ? null : placePiece({ ...spec, id: spec.stripId })
-  if (!whole) return { parts: obstacles.length === 0 ? [own] : [], notched: [] }
-  const start = startAlong(whole, spec)
-  const found = meetings(spec, obstacles).filter(
-    ({ from, to }) => to > start && from < start + whole.longLength,
-  )
+  const own: Part = { alsoStart: [], alsoEnd: [], startsAt: strip.start.against, endsAt: strip.end.against }
+  const inTheWay = meetings(strip, obstacles)
+  if (inTheWay.length === 0) return { parts: [own], notched: [] }
+  const whole = placePiece(specOf(strip))
+  if (!whole) return { parts: [], notched: [] }
+  const start = startAlong(whole, strip)
+  const found = inTheWay.filter(({ from, to }) => to > start && from < start + whole.longLength)
   const wanted = found.map((meeting) => ({ meeting, treatment: treatmentOf(meeting, design.meets) }))
   const notched = wanted.filter(({ treatment }) => treatment === 'notch').map(({ meeting }) => meeting)
   const holds = (meeting: Meeting) =>
-    meeting.depth <= spec.faceWidth * MOST_NOTCH &&
+    meeting.depth <= strip.faceWidth * MOST_NOTCH &&
     !notched.some((other) => other !== meeting && other.from < meeting.to && other.to > meeting.from)
   const ending = wanted
     .filter(({ meeting, treatment }) => treatment === 'end' || (treatment === 'notch' && !holds(meeting)))
@@ -79,23 +78,36 @@ function partsOf(
       parts.push({ ...from, alsoEnd: several.map(({ entry }) => entry), endsAt: at })
     from = { alsoStart: several.map(({ exit }) => exit), startsAt: at }
   }
-  parts.push({ ...from, alsoEnd: [], endsAt })
+  parts.push({ ...from, alsoEnd: [], endsAt: own.endsAt })
   return { parts, notched: notched.filter(holds) }
 }
 
+/** The faces of a strip that others land on: ended by what stands on the wall, whole where it is joined, before any notch. */
+function facesOf(strip: Strip, field: Field): Polygon[] {
+  const { parts } = partsOf(strip, field.obstacles, field)
+  return parts.flatMap((part) => {
+    const piece = placePiece(partSpec(strip, part, field))
+    return piece && piece.longLength >= SHORTEST ? [piece.face] : []
+  })
+}
+
+/** A part of a strip as a piece to be placed, without cuts through its thickness. */
+function partSpec(strip: Strip, part: Part, { settings }: Field): PieceSpec {
+  const spec = specOf(strip, settings.fit)
+  return {
+    ...spec,
+    ...part,
+    alsoStart: [...(spec.alsoStart ?? []), ...part.alsoStart],
+    alsoEnd: [...(spec.alsoEnd ?? []), ...part.alsoEnd],
+  }
+}
+
 /** Cuts one strip: ended, notched, and joined where it outgrows the boards. */
-function cutStrip(
-  plan: StripPlan,
-  obstacles: readonly Obstacle[],
-  design: Design,
-  settings: Settings,
-): Piece[] {
-  const { spec: strip } = plan
-  const { parts, notched } = partsOf(plan, obstacles, design)
-  const longest = longestBoard(settings, strip.materialId)
-  const { thickness } = materialOf(settings, strip.materialId)
+function cutStrip(strip: Strip, obstacles: readonly Obstacle[], field: Field): Piece[] {
+  const { parts, notched } = partsOf(strip, obstacles, field)
+  const longest = field.longest.get(strip.material.id) ?? null
+  const { thickness } = strip.material
   const pieces: Piece[] = []
-  const spec = { ...strip, id: strip.stripId, squareWithin: settings.fit }
   const keep = (bare: Piece | null, ofSpec: PieceSpec) => {
     if (!bare || bare.longLength < SHORTEST) return
     const inside = notched.filter(({ from, to }) => overlapsAlong(bare, strip, from, to))
@@ -109,26 +121,23 @@ function cutStrip(
     if (piece && piece.polygon.length > 2) pieces.push(piece)
   }
   parts.forEach((part, partIndex) => {
-    const startCut = partIndex === 0 ? plan.startCut : undefined
-    const endCut = partIndex === parts.length - 1 ? plan.endCut : undefined
+    const startCut = partIndex === 0 ? strip.start.cut : undefined
+    const endCut = partIndex === parts.length - 1 ? strip.end.cut : undefined
     const wholeSpec: PieceSpec = {
-      ...spec,
-      ...part,
-      alsoStart: [...(strip.alsoStart ?? []), ...part.alsoStart],
-      alsoEnd: [...(strip.alsoEnd ?? []), ...part.alsoEnd],
+      ...partSpec(strip, part, field),
       ...(startCut ? { startCut } : {}),
       ...(endCut ? { endCut } : {}),
     }
     const whole = placePiece(wholeSpec)
     if (!whole) return
-    if (!plan.joins || longest === null || whole.cutLength <= longest) return keep(whole, wholeSpec)
+    if (!strip.joins || longest === null || whole.cutLength <= longest) return keep(whole, wholeSpec)
     const from = startAlong(whole, strip)
     const runs = splitRun(
       nearestNanometer(from),
       nearestNanometer(from + whole.longLength),
       // what a corner hides behind the face comes off the board as well
       nearestNanometer(longest - (whole.cutLength - whole.longLength)),
-      design.railJoint,
+      field.design.railJoint,
       thickness,
     )
     runs.forEach((run, i) => {
@@ -156,14 +165,14 @@ function cutStrip(
   return pieces
 }
 
-function startAlong(piece: Piece, strip: StripSpec): number {
+function startAlong(piece: Piece, strip: Lie): number {
   const along = unitVector(strip.directionDeg)
   return Math.min(
     ...piece.face.map(({ x, y }) => (x - strip.center.x) * along.x + (y - strip.center.y) * along.y),
   )
 }
 
-function overlapsAlong(piece: Piece, strip: StripSpec, from: number, to: number): boolean {
+function overlapsAlong(piece: Piece, strip: Lie, from: number, to: number): boolean {
   const start = startAlong(piece, strip)
   return from < start + piece.longLength && to > start
 }
@@ -187,25 +196,29 @@ function named(stripId: string, cut: readonly { part: string; pieces: readonly P
   )
 }
 
-/** Cuts a layout into pieces: uprights left to right, then the horizontals from the foot up, then the boxes. */
-export function cutLayout(
-  layout: Layout,
-  plans: readonly StripPlan[],
-  design: Design,
-  settings: Settings,
-): Piece[] {
-  const faces = new Map<string, Obstacle[]>()
-  const cut = new Map<string, { part: string; pieces: Piece[] }[]>()
-  for (const plan of plans) {
-    const { stripId } = plan.spec
-    const crossed = plan.landsOn.flatMap((id) => faces.get(id) ?? [])
-    const pieces = cutStrip(plan, [...layout.obstacles, ...crossed], design, settings)
-    faces.set(stripId, [
-      ...(faces.get(stripId) ?? []),
-      ...pieces.map(({ face }) => asObstacle(stripId, face)),
-    ])
-    cut.set(stripId, [...(cut.get(stripId) ?? []), { part: plan.part, pieces }])
+/**
+ * Cuts a list of strips into pieces, in the order of the parts they play and of the list. Where two cross, the one the rule
+ * sends through stops the other with its face; the order of the list decides nothing.
+ */
+export function cutStrips(strips: readonly Strip[], field: Field, rule?: ThroughRule): Piece[] {
+  const lands = landsOn(strips.length, crossingsOf(strips, rule))
+  const faces = new Map<number, Obstacle[]>()
+  const facesAt = (index: number): Obstacle[] => {
+    const strip = strips[index]
+    const known = faces.get(index)
+    if (known || !strip) return known ?? []
+    const made = facesOf(strip, field).map((face) => asObstacle(strip.id, face))
+    faces.set(index, made)
+    return made
   }
+  const cut = new Map<string, { part: string; pieces: Piece[] }[]>()
+  strips.forEach((strip, index) => {
+    const crossed = (lands[index] ?? []).flatMap(facesAt)
+    const pieces = cutStrip(strip, [...field.obstacles, ...crossed], field)
+    const before = cut.get(strip.id)
+    if (before) before.push({ part: strip.part, pieces })
+    else cut.set(strip.id, [{ part: strip.part, pieces }])
+  })
   return [...cut]
     .flatMap(([stripId, parts]) => named(stripId, parts))
     .sort((a, b) => ROLES.indexOf(a.role) - ROLES.indexOf(b.role))

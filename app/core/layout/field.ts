@@ -1,0 +1,53 @@
+import { type Length, nearestNanometer } from '~/length'
+import type { Design, Material, Settings, Survey } from '~/model'
+import { type Obstacle, obstaclesOf } from '../survey/obstacles'
+import { type WallLines, wallLines } from '../survey/wallLines'
+import { type WallShape, wallShape } from '../survey/wallShape'
+
+/**
+ * What a layout is made in, resolved once and handed on: the wall as read, what stands on it, the part that is covered, the
+ * job's stuff by its id. Plain data, so that a worker can hand it over.
+ */
+export interface Field {
+  readonly survey: Survey
+  readonly design: Design
+  readonly settings: Settings
+  readonly shape: WallShape
+  readonly lines: WallLines
+  readonly obstacles: readonly Obstacle[]
+  /** The part of the wall that is covered. */
+  readonly left: Length
+  readonly right: Length
+  readonly materials: ReadonlyMap<string, Material>
+  /** The longest usable length among the boards on sale, by material; none where no board is listed. */
+  readonly longest: ReadonlyMap<string, number>
+}
+
+/** Resolves a wall, its design and the job's settings. */
+export function fieldOf(survey: Survey, design: Design, settings: Settings): Field {
+  const shape = wallShape(survey)
+  const lines = wallLines(survey, shape, design.levelRule)
+  const left = nearestNanometer(Math.max(lines.left, design.extent?.left ?? -Infinity))
+  const longest = new Map<string, number>()
+  for (const { material, length } of settings.shop.offers)
+    longest.set(material, Math.max(longest.get(material) ?? -Infinity, length - settings.shop.endTrim))
+  return {
+    survey,
+    design,
+    settings,
+    shape,
+    lines,
+    obstacles: obstaclesOf(survey).filter(({ id }) => !lines.followed.includes(id)),
+    left,
+    right: nearestNanometer(Math.max(left, Math.min(lines.right, design.extent?.right ?? Infinity))),
+    materials: new Map(settings.materials.map((material) => [material.id, material])),
+    longest,
+  }
+}
+
+/** The material of that id. Throws when the job does not have it: documents are checked on read. */
+export function materialIn({ materials }: Pick<Field, 'materials'>, id: string): Material {
+  const found = materials.get(id)
+  if (!found) throw new Error(`no material '${id}' in the job`)
+  return found
+}

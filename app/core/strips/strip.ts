@@ -1,0 +1,73 @@
+import type { Length } from '~/length'
+import type { Material } from '~/model'
+import { crossing, type Line, movedFrom, type Point, unitVector } from '../geometry'
+import type { EndCut, EndsAt, PieceSpec, Role } from '../pieces'
+
+/** An end of a strip: the lines it stays within (two where it points into a corner), what they are, how it is cut through. */
+export interface End {
+  readonly lines: readonly [Line, ...Line[]]
+  readonly against: EndsAt
+  readonly cut?: EndCut
+}
+
+/** A straight strip as it is wanted, before it meets anything: all a pattern has to say of it. */
+export interface Strip {
+  readonly id: string
+  /** Tells the straight parts of one strip apart, such as the four sides of a box; empty where there is but one. */
+  readonly part: string
+  readonly role: Role
+  /** Counted from the left within its role, from 1. */
+  readonly number: number
+  readonly material: Material
+  readonly faceWidth: Length
+  /** A point on the center line of the face. */
+  readonly center: Point
+  readonly directionDeg: number
+  readonly start: End
+  readonly end: End
+  /** Joined of several boards where it is longer than one. */
+  readonly joins: boolean
+  /** Of two that cross the one of the lower tier runs through; null crosses nothing. */
+  readonly tier: number | null
+}
+
+/** Where a strip lies and how wide it is. */
+export type Lie = Pick<Strip, 'center' | 'directionDeg' | 'faceWidth'>
+
+/** How far a strip reaches along its own direction from its center point, at the most, before it meets anything. */
+export function reachOf(strip: Lie & Pick<Strip, 'start' | 'end'>): { from: number; to: number } {
+  const { center, directionDeg, faceWidth } = strip
+  const u = unitVector(directionDeg)
+  const at = (line: Line, side: number): number | null => {
+    const edge: Line = { through: movedFrom(center, directionDeg, 0, (side * faceWidth) / 2), directionDeg }
+    const met = crossing(edge, line)
+    return met ? (met.x - center.x) * u.x + (met.y - center.y) * u.y : null
+  }
+  const [start, end] = [strip.start.lines[0], strip.end.lines[0]]
+  return {
+    from: Math.min(at(start, -1) ?? -Infinity, at(start, 1) ?? -Infinity),
+    to: Math.max(at(end, -1) ?? Infinity, at(end, 1) ?? Infinity),
+  }
+}
+
+/** The strip as a piece to be placed, whole. */
+export function specOf(strip: Strip, squareWithin = 0): PieceSpec {
+  const { start, end } = strip
+  return {
+    id: strip.id,
+    stripId: strip.id,
+    role: strip.role,
+    number: strip.number,
+    materialId: strip.material.id,
+    faceWidth: strip.faceWidth,
+    center: strip.center,
+    directionDeg: strip.directionDeg,
+    startLine: start.lines[0],
+    endLine: end.lines[0],
+    alsoStart: start.lines.slice(1),
+    alsoEnd: end.lines.slice(1),
+    startsAt: start.against,
+    endsAt: end.against,
+    squareWithin,
+  }
+}
