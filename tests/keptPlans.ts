@@ -98,8 +98,7 @@ export function keptPlan(workpiece: Workpiece): unknown {
           mark(JSON.stringify(polygon.map(roundPoint))),
         ].join(' '),
     ),
-    // while mutants are tried elsewhere, what takes longest is left to its own tests
-    rows: (process.env.MUTANTS ? [] : plan.cutList).map((row) => ({
+    rows: plan.cutList.map((row) => ({
       row: [row.label, row.role, row.cutLength, row.pieceIds.join()].join(' '),
       batch: batchAdvice(row, plan.pieces, workpiece),
       fixings: rowFixings(row, plan.pieces, workpiece),

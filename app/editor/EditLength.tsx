@@ -1,21 +1,33 @@
-import type { Edit } from '~/model'
+import { useRef } from 'react'
+import type { Edit, Workpiece } from '~/model'
 import { LengthField, type LengthFieldProps } from '~/ui/LengthField'
 import { LengthWord } from '~/ui/LengthWord'
 import { useWallEditor } from './WallEditor'
 
-type EditLengthProps = Omit<LengthFieldProps, 'format' | 'onChange' | 'onCommit' | 'unread' | 'onUnread'> & {
+type Own = 'format' | 'onChange' | 'onCommit' | 'onRestore' | 'unread' | 'onUnread'
+type EditLengthProps = Omit<LengthFieldProps, Own> & {
   /** Names the field, so that unreadable text finds its way back. */
   readonly field: string
   readonly toEdits: (value: LengthFieldProps['value']) => readonly Edit[]
 }
 
 function useLengthProps({ field, toEdits }: Pick<EditLengthProps, 'field' | 'toEdits'>) {
-  const { wording, edit, saveNow, unread, reportUnread } = useWallEditor()
+  const { workpiece, wording, edit, saveNow, restore, unread, reportUnread } = useWallEditor()
+  const before = useRef<Workpiece | null>(null)
   return {
     format: wording.format,
-    onChange: (value: LengthFieldProps['value']) => edit(toEdits(value), 'live'),
+    // what is typed is drawn at once, saved when the field is left, and gone with Esc
+    onChange: (value: LengthFieldProps['value']) => {
+      before.current ??= workpiece
+      edit(toEdits(value), 'typed')
+    },
     onCommit: () => {
+      before.current = null
       void saveNow()
+    },
+    onRestore: () => {
+      if (before.current) restore(before.current)
+      before.current = null
     },
     unread: unread[field]?.text,
     onUnread: (text: Parameters<typeof reportUnread>[1]) => reportUnread(field, text),

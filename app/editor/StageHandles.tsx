@@ -1,6 +1,7 @@
 import { inForce } from '~/model'
-import { rulesOf } from '~/core/patterns/rules'
 import { useRef } from 'react'
+import type { Plan } from '~/core/computePlan'
+import { rulesOf } from '~/core/patterns/rules'
 import { baseAt } from '~/core/survey/wallLines'
 import { DragHandle } from '~/drawing/interaction/DragHandle'
 import type { Frame } from '~/drawing/view/frame'
@@ -8,17 +9,19 @@ import { GapDimension } from '~/drawing/view/GapDimension'
 import { SCREEN } from '~/drawing/view/palette'
 import { patternWords } from '~/messages'
 import { formatLength, formatLengthWithUnit, nearestNanometer, tickOf, toInches } from '~/length'
-import { useWallEditor } from './WallEditor'
+import type { Pace } from './useHands'
+import { useWallNow } from './WallEditor'
 
 /** The grip on the height rod: the top of the rail, or of the battens where there is none. */
 export function HeightHandle({ frame, x }: { frame: Frame; x: number }) {
-  const { plan, workpiece, wording, edit, saveNow } = useWallEditor()
+  const { plan, workpiece, wording, edit, hold, release } = useWallNow()
   const gripped = useRef(0)
   const { height, lines } = plan.layout
   const tick = tickOf(workpiece.settings.tape)
-  const move = (to: number) => {
+  // a pulled handle moves once a frame, an arrow key at once: the next press starts from where this one came to
+  const move = (to: number, pace: Pace) => {
     const height = nearestNanometer(Math.min(Math.max(to, tick), lines.ceiling))
-    edit([{ type: 'setHeight', height }], 'live')
+    edit([{ type: 'setHeight', height }], pace)
   }
   return (
     <DragHandle
@@ -31,62 +34,74 @@ export function HeightHandle({ frame, x }: { frame: Frame; x: number }) {
       y={frame.toY(lines.base.at0 + height)}
       axis="y"
       palette={SCREEN}
-      onGrip={() => (gripped.current = height)}
+      onGrip={() => {
+        gripped.current = height
+        hold()
+      }}
       onMove={(moved) =>
         'steps' in moved
-          ? move(height + moved.steps * tick)
-          : move(gripped.current + moved.pixels / frame.scale)
+          ? move(height + moved.steps * tick, 'typed')
+          : move(gripped.current + moved.pixels / frame.scale, 'live')
       }
-      onRelease={() => void saveNow()}
+      onRelease={release}
     />
   )
 }
 
-/** The grip on a gap in the middle of the wall: its dimension, and its right edge to pull. */
-export function GapHandle({ frame }: { frame: Frame }) {
-  const { plan, workpiece, wording, edit, saveNow, selected } = useWallEditor()
-  const gripped = useRef({ gap: 0, index: 0 })
-  const { layout } = plan
-  const { uprights } = layout
+/** Where the grip on a gap is drawn: the gap's two sides, and how high. */
+interface GapPlace {
+  readonly left: number
+  readonly right: number
+  readonly y: number
+}
+
+/** A gap in the middle of the wall, or beside the strip that is lit; null where there is none. */
+function gapPlace({ layout }: Plan, selected: string | null): GapPlace | null {
+  const { uprights, lines, uprightFoot, uprightHead } = layout
   const isBoxes = rulesOf(layout).places === 'margins'
-  const words = patternWords(layout)
   const picked = uprights.findIndex(({ id }) => id === selected)
   // of boxes one is enough, of strips a gap takes two
   const last = uprights.length - (isBoxes ? 1 : 2)
-  const middle = Math.floor(last / 2)
-  const index = Math.min(picked >= 0 ? picked : middle, last)
+  const index = Math.min(picked >= 0 ? picked : Math.floor(last / 2), last)
   const [before, after] = [uprights[index], uprights[isBoxes ? index : index + 1]]
   if (!before || !after) return null
   // of boxes it is the box itself that is sized, by its right side
-  const sized = isBoxes
-    ? { left: before.left, right: before.right }
-    : { left: before.right, right: after.left }
-  const gap = sized.right - sized.left
-  if (gap <= 0) return null
-  const y = frame.toY(
-    baseAt(layout.lines, (sized.left + sized.right) / 2) +
-      layout.uprightFoot +
-      (layout.uprightHead - layout.uprightFoot) * 0.58,
-  )
+  const [left, right] = isBoxes ? [before.left, before.right] : [before.right, after.left]
+  const y = baseAt(lines, (left + right) / 2) + uprightFoot + (uprightHead - uprightFoot) * 0.58
+  return right > left ? { left, right, y } : null
+}
+
+/** The grip on a gap in the middle of the wall: its dimension, and its right edge to pull. */
+export function GapHandle({ frame }: { frame: Frame }) {
+  const { plan, workpiece, wording, edit, hold, release, selected } = useWallNow()
+  const gripped = useRef<(GapPlace & { readonly gap: number }) | null>(null)
+  const { layout } = plan
+  const { uprights } = layout
+  const words = patternWords(layout)
+  // a handle in hand stays, even where the pull leaves no gap: it can be pulled back
+  const place = gapPlace(plan, selected) ?? gripped.current
+  if (!place) return null
+  const gap = place.right - place.left
   const tick = tickOf(workpiece.settings.tape)
   const stepCount = (strips: number) => {
     const { spacing } = inForce(workpiece.wall.design)
     const count = uprights.length - strips
+    const isBoxes = rulesOf(layout).places === 'margins'
     if (isBoxes || spacing.school === 'fromCenter' || spacing.school === 'fromEnd')
-      return edit([{ type: 'setGap', gap: nearestNanometer(gap + strips * tick) }], 'live')
+      return edit([{ type: 'setGap', gap: nearestNanometer(gap + strips * tick) }], 'typed')
     if (count < 2) return
     const ends = 'ends' in spacing ? spacing.ends : 'gap'
     edit(
       [{ type: 'patchDesign', patch: { spacing: { school: 'equalByCount', strips: count, ends } } }],
-      'live',
+      'typed',
     )
   }
   return (
     <>
       <GapDimension
-        left={frame.toX(sized.left)}
-        right={frame.toX(sized.right)}
-        y={y}
+        left={frame.toX(place.left)}
+        right={frame.toX(place.right)}
+        y={frame.toY(place.y)}
         label={formatLength(gap, wording.format)}
         palette={SCREEN}
       />
@@ -96,17 +111,23 @@ export function GapHandle({ frame }: { frame: Frame }) {
         value={toInches(gap)}
         least={0}
         most={toInches(layout.right - layout.left)}
-        x={frame.toX(sized.right)}
-        y={y}
+        x={frame.toX(place.right)}
+        y={frame.toY(place.y)}
         axis="x"
         palette={SCREEN}
-        onGrip={() => (gripped.current = { gap, index })}
+        onGrip={() => {
+          gripped.current = { ...place, gap }
+          hold()
+        }}
         onMove={(moved) => {
           if ('steps' in moved) return stepCount(Math.sign(moved.steps))
-          const wanted = gripped.current.gap + moved.pixels / frame.scale
+          const wanted = (gripped.current?.gap ?? gap) + moved.pixels / frame.scale
           edit([{ type: 'setGap', gap: nearestNanometer(Math.max(wanted, tick)) }], 'live')
         }}
-        onRelease={() => void saveNow()}
+        onRelease={() => {
+          gripped.current = null
+          release()
+        }}
       />
     </>
   )

@@ -1,11 +1,13 @@
-import { createContext, useCallback, useContext, useMemo, useState } from 'react'
+import { createContext, useContext, useDeferredValue, useMemo, useState } from 'react'
 import { computePlan, type Plan } from '~/core/computePlan'
 import { applyEdits } from '~/core/edits/applyEdit'
 import type { Wording } from '~/messages'
 import type { Edit, WallDocument, Workpiece } from '~/model'
 import type { SavedState } from './saveClient'
+import { useAtRest } from './useAtRest'
 import { type Boards, useBoards } from './useBoards'
-import { type Saving, useSaving } from './useSaving'
+import { type Pace, useHands } from './useHands'
+import type { Saving } from './useSaving'
 
 /** A wall of the same room. */
 export interface WallBeside {
@@ -37,17 +39,22 @@ export interface WallEditor {
   readonly boards: Boards
   /** Saves what is not saved yet, without the usual pause. */
   readonly saveNow: () => Promise<void>
+  /** A handle is in hand: nothing is saved and no boards are planned until it is let go. */
+  readonly hold: () => void
+  readonly release: () => void
+  /** Takes back what was typed since: the wall as it was then. */
+  readonly restore: (before: Workpiece) => void
   /** The strip lit everywhere. */
   readonly selected: string | null
   readonly select: (stripId: string | null) => void
-  /** `live` while typing or dragging; `done` when the hand lets go. */
-  readonly edit: (edits: readonly Edit[], pace: 'live' | 'done') => void
+  readonly edit: (edits: readonly Edit[], pace: Pace) => void
   readonly lookAt: (edits: readonly Edit[] | null) => void
   readonly unread: Readonly<Record<string, Unread>>
   readonly reportUnread: (field: string, unread: Unread | null) => void
 }
 
-// apart, so that what changes often redraws only what shows it
+// apart, so that what changes often redraws only what shows it: the drawing keeps up with the hand, all else follows behind
+const NowContext = createContext<WallEditor | null>(null)
 const EditorContext = createContext<WallEditor | null>(null)
 const SavingContext = createContext<Saving | null>(null)
 const PreviewContext = createContext<Plan | null>(null)
@@ -64,14 +71,22 @@ export function usePreview(): Plan | null {
   return useContext(PreviewContext)
 }
 
-/** The wall on the page. Only inside WallEditorProvider. */
+/** The wall as it is under the hand, for what is drawn of it. Only inside WallEditorProvider. */
+export function useWallNow(): WallEditor {
+  const editor = useContext(NowContext)
+  if (!editor) throw new Error('useWallNow outside of WallEditorProvider')
+  return editor
+}
+
+/**
+ * The wall on the page, for panels and tables: while a handle is pulled it may be a few frames behind the drawing. Edits
+ * go to the wall as it is. Only inside WallEditorProvider.
+ */
 export function useWallEditor(): WallEditor {
   const editor = useContext(EditorContext)
   if (!editor) throw new Error('useWallEditor outside of WallEditorProvider')
   return editor
 }
-
-const PAUSE = { live: 900, done: 150 } as const
 
 export interface WallEditorProviderProps {
   readonly identity: WallIdentity
@@ -81,47 +96,23 @@ export interface WallEditorProviderProps {
 
 /** Holds a wall while it is worked on: the plan follows every change, saving goes on behind it. */
 export function WallEditorProvider({ identity, saved, children }: WallEditorProviderProps) {
-  const [workpiece, setWorkpiece] = useState<Workpiece>({ wall: saved.wall, settings: saved.settings })
   const [lookedAt, setLookedAt] = useState<readonly Edit[] | null>(null)
   const [selected, select] = useState<string | null>(null)
-  const [unread, setUnread] = useState<Readonly<Record<string, Unread>>>({})
-
-  const replace = useCallback((state: SavedState) => {
-    setWorkpiece({ wall: state.wall, settings: state.settings })
-    setLookedAt(null)
-    setUnread({})
-  }, [])
-  const saving = useSaving(`/jobs/${identity.job.id}/walls/${identity.id}/document`, saved, replace)
-
+  const { workpiece, unread, held, saving, ...hands } = useHands(identity, saved, setLookedAt)
   const plan = useMemo(() => computePlan(workpiece), [workpiece])
   const preview = useMemo(
     () => (lookedAt ? computePlan(applyEdits(workpiece, lookedAt)) : null),
     [lookedAt, workpiece],
   )
-  const boards = useBoards(plan.cutList, workpiece.settings)
-
-  const { saveSoon, saveNow } = saving
-  const edit = useCallback(
-    (edits: readonly Edit[], pace: 'live' | 'done') => {
-      const next = applyEdits(workpiece, edits)
-      setWorkpiece(next)
-      setLookedAt(null)
-      saveSoon(next, PAUSE[pace])
-    },
-    [saveSoon, workpiece],
-  )
-  const reportUnread = useCallback((field: string, next: Unread | null) => {
-    setUnread((now) => {
-      const { [field]: _, ...others } = now
-      return next ? { ...others, [field]: next } : others
-    })
-  }, [])
+  const behind = useDeferredValue(plan)
+  const boards = useBoards(useAtRest(behind.cutList, held), workpiece.settings)
 
   const { units, tape, materials, currency } = workpiece.settings
   const wording = useMemo(
     () => ({ format: { units, tape }, materials, currency }),
     [units, tape, materials, currency],
   )
+  const { edit, saveNow, hold, release, restore, reportUnread } = hands
   const editor = useMemo(
     (): WallEditor => ({
       identity,
@@ -130,6 +121,9 @@ export function WallEditorProvider({ identity, saved, children }: WallEditorProv
       wording,
       boards,
       saveNow,
+      hold,
+      release,
+      restore,
       selected,
       select,
       edit,
@@ -137,13 +131,29 @@ export function WallEditorProvider({ identity, saved, children }: WallEditorProv
       unread,
       reportUnread,
     }),
-    [identity, workpiece, plan, wording, boards, saveNow, selected, edit, unread, reportUnread],
+    [
+      identity,
+      workpiece,
+      plan,
+      wording,
+      boards,
+      saveNow,
+      hold,
+      release,
+      restore,
+      selected,
+      edit,
+      unread,
+      reportUnread,
+    ],
   )
   return (
-    <EditorContext value={editor}>
-      <SavingContext value={saving}>
-        <PreviewContext value={preview}>{children}</PreviewContext>
-      </SavingContext>
-    </EditorContext>
+    <NowContext value={editor}>
+      <EditorContext value={useDeferredValue(editor)}>
+        <SavingContext value={saving}>
+          <PreviewContext value={preview}>{children}</PreviewContext>
+        </SavingContext>
+      </EditorContext>
+    </NowContext>
   )
 }

@@ -1,4 +1,4 @@
-import { useMemo, useRef } from 'react'
+import { useCallback, useMemo, useRef } from 'react'
 import { styled } from 'styled-components'
 import {
   type Datum,
@@ -20,7 +20,7 @@ import { findingText, layoutTitle, patternWords } from '~/messages'
 import { Fractions } from '~/ui/Fractions'
 import { narrow, space, type } from '~/ui/theme'
 import { GapHandle, HeightHandle } from './StageHandles'
-import { usePreview, useWallEditor } from './WallEditor'
+import { usePreview, useWallNow } from './WallEditor'
 
 const Stage = styled.div<{ $height: string }>`
   position: relative;
@@ -97,7 +97,7 @@ export function WallStage({
   over,
 }: WallStageProps) {
   const preview = usePreview()
-  const { plan, workpiece, selected, select, wording, unread } = useWallEditor()
+  const { plan, workpiece, selected, select, wording, unread } = useWallNow()
   const { survey } = workpiece.wall
   const { tape, units } = workpiece.settings
   const box = useRef<HTMLDivElement>(null)
@@ -105,7 +105,11 @@ export function WallStage({
   const scene = useMemo(() => buildScene(plan, survey), [plan, survey])
   const ghost = useMemo(() => (preview ? buildScene(preview, survey) : null), [preview, survey])
   const slim = size.width < SLIM_BELOW
-  const frame = fitFrame(size, scene, slim ? SLIM_MARGINS : MARGINS)
+  const { width: wallWidth, height: wallHeight } = scene
+  const frame = useMemo(
+    () => fitFrame(size, { width: wallWidth, height: wallHeight }, slim ? SLIM_MARGINS : MARGINS),
+    [size, wallWidth, wallHeight, slim],
+  )
   const tick = units === 'mm' ? 10 * NM_PER_MM : NM_PER_INCH
   const rodLeft = frame.toX(0) - HEIGHT_ROD_WIDTH - 18
 
@@ -145,7 +149,7 @@ export function WallStage({
     layout.spacingIssue === null
       ? undefined
       : plan.findings.find(({ severity, stage }) => severity === 'wrong' && stage === 'layout')
-  const pick = (id: string) => select(id === selected ? null : id)
+  const pick = useCallback((id: string) => select(id === selected ? null : id), [select, selected])
 
   return (
     <Stage ref={box} $height={height}>

@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useRef, useState } from 'react'
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import type { Workpiece } from '~/model'
 import { type SavedState, type SaveRequest, sendChange } from './saveClient'
 
@@ -11,8 +11,8 @@ export type SaveStatus =
 export interface Saving {
   readonly status: SaveStatus
   readonly history: SavedState['history']
-  /** Saves `next` after a pause; a later call takes its place. */
-  readonly saveSoon: (next: Workpiece, pauseMs: number) => void
+  /** Saves `next` after a pause, or with what is saved next where there is none; a later call takes its place. */
+  readonly saveSoon: (next: Workpiece, pauseMs: number | null) => void
   readonly saveNow: () => Promise<void>
   /** Saves over what another window saved, or takes theirs. */
   readonly settleConflict: (keep: 'mine' | 'theirs') => Promise<void>
@@ -75,12 +75,13 @@ export function useSaving(url: string, initial: SavedState, replace: (state: Sav
   )
 
   const saveSoon = useCallback(
-    (next: Workpiece, pauseMs: number) => {
+    (next: Workpiece, pauseMs: number | null) => {
       pending.current = next
-      setStatus({ kind: 'waiting' })
-      setHistory((now) => ({ ...now, canRedo: false }))
+      // a handle in hand comes by here every frame: what says the same already is left alone
+      setStatus((before) => (before.kind === 'waiting' ? before : { kind: 'waiting' }))
+      setHistory((before) => (before.canRedo ? { ...before, canRedo: false } : before))
       if (timer.current) clearTimeout(timer.current)
-      timer.current = setTimeout(() => void flush(), pauseMs)
+      timer.current = pauseMs === null ? null : setTimeout(() => void flush(), pauseMs)
     },
     [flush],
   )
@@ -129,5 +130,8 @@ export function useSaving(url: string, initial: SavedState, replace: (state: Sav
     }
   }, [url])
 
-  return { status, history, saveSoon, saveNow: flush, settleConflict, step }
+  return useMemo(
+    () => ({ status, history, saveSoon, saveNow: flush, settleConflict, step }),
+    [status, history, saveSoon, flush, settleConflict, step],
+  )
 }

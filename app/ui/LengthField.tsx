@@ -55,6 +55,8 @@ export interface LengthFieldProps {
   readonly onChange: (value: Length) => void
   /** Called when the field is left or Enter pressed. */
   readonly onCommit?: () => void
+  /** Called on Esc after something was typed: what was there comes back. */
+  readonly onRestore?: () => void
   /** Called after Enter on something readable; a popover closes itself. */
   readonly onEnter?: () => void
   /** Text that could not be read, kept while its field was away. */
@@ -129,9 +131,10 @@ export function LengthField(
           if (problem === null) props.onEnter?.()
           return
         }
-        if (event.key === 'Escape' && problem !== null) {
+        if (event.key === 'Escape' && typed !== null) {
           setTyped(null)
           onUnread?.(null)
+          props.onRestore?.()
         }
         event.continuePropagation()
       }}

@@ -1,3 +1,4 @@
+import { memo } from 'react'
 import type { Frame } from './frame'
 import type { Palette } from './palette'
 import { SvgLength } from './SvgLength'
@@ -30,12 +31,34 @@ export interface LongRodProps {
 
 const HEIGHT = 34
 
+/** The rod's scale, which stays while the strips move. */
+const Ticks = memo(function Ticks({
+  frame,
+  palette,
+  wallWidth,
+  tick,
+  top,
+}: Pick<LongRodProps, 'frame' | 'palette' | 'wallWidth' | 'tick' | 'top'>) {
+  const { toX, scale } = frame
+  const ticks = Math.floor(wallWidth / tick)
+  const everyTick = Math.max(1, Math.ceil(4 / (tick * scale)))
+  return Array.from({ length: Math.floor(ticks / everyTick) }, (_, i) => (i + 1) * everyTick).map((n) => (
+    <line
+      key={n}
+      x1={toX(n * tick)}
+      x2={toX(n * tick)}
+      y1={top + HEIGHT}
+      y2={top + HEIGHT - (n % 12 === 0 ? 12 : 6)}
+      stroke={palette.rodEdge}
+      strokeWidth={0.75}
+    />
+  ))
+})
+
 /** The rod under the wall: every strip's place full width, its number, and its running mark below. */
 export function LongRod(props: LongRodProps) {
   const { frame, palette, wallWidth, strips, selected, top, tick } = props
   const { toX, scale } = frame
-  const ticks = Math.floor(wallWidth / tick)
-  const everyTick = Math.max(1, Math.ceil(4 / (tick * scale)))
   const wishes = strips.map(({ markAt, label }) => ({ at: toX(markAt), size: labelWidth(label, 13) + 9 }))
   const must = strips.flatMap(({ id }, i) => (id === selected ? [i] : []))
   const shown = thinLabels(wishes, new Set(must))
@@ -58,17 +81,7 @@ export function LongRod(props: LongRodProps) {
         stroke={palette.rodEdge}
         rx={2}
       />
-      {Array.from({ length: Math.floor(ticks / everyTick) }, (_, i) => (i + 1) * everyTick).map((n) => (
-        <line
-          key={n}
-          x1={toX(n * tick)}
-          x2={toX(n * tick)}
-          y1={top + HEIGHT}
-          y2={top + HEIGHT - (n % 12 === 0 ? 12 : 6)}
-          stroke={palette.rodEdge}
-          strokeWidth={0.75}
-        />
-      ))}
+      <Ticks frame={frame} palette={palette} wallWidth={wallWidth} tick={tick} top={top} />
       {strips.map(({ id, number, left, right, markAt, label }, i) => {
         const lit = id === selected
         const inside = (right - left) * scale > 9 + 5 * String(number).length

@@ -1,3 +1,4 @@
+import { memo } from 'react'
 import type { Scene, SceneNode } from '~/core/scene/buildScene'
 import { type Frame, svgPoints } from './frame'
 import type { Palette } from './palette'
@@ -20,40 +21,53 @@ export interface SceneViewProps {
 
 type Strip = Extract<SceneNode, { kind: 'strip' }>
 
-function StripView({
-  node,
-  frame,
-  palette,
-  selected,
-  flagged,
-  onPoint,
-  onPick,
-}: SceneViewProps & { node: Strip }) {
-  const lit = node.stripId === selected
-  const wrong = flagged.has(node.stripId)
-  return (
-    <g
-      data-strip={node.stripId}
-      data-lit={lit || undefined}
-      onPointerEnter={() => onPoint?.(node.stripId)}
-      onClick={() => onPick?.(node.stripId)}
-      cursor={onPick ? 'pointer' : undefined}
-    >
-      <polygon points={svgPoints(node.polygon, frame, 1.6)} fill={palette.shade} opacity={0.55} />
-      <polygon
-        points={svgPoints(node.polygon, frame)}
-        fill={palette.strip}
-        stroke={lit ? palette.chalk : wrong ? palette.red : palette.stripEdge}
-        strokeWidth={lit ? 3 : wrong ? 2.5 : 0.75}
-        strokeDasharray={wrong && !lit ? '6 3' : undefined}
-        paintOrder={lit ? 'stroke' : undefined}
-      />
-      {lit ? (
-        <polygon points={svgPoints(node.polygon, frame)} fill={palette.chalkWash} opacity={0.35} />
-      ) : null}
-    </g>
-  )
+interface StripViewProps extends Pick<SceneViewProps, 'frame' | 'palette'> {
+  readonly onPoint: SceneViewProps['onPoint'] | undefined
+  readonly onPick: SceneViewProps['onPick'] | undefined
+  readonly node: Strip
+  readonly lit: boolean
+  readonly wrong: boolean
 }
+
+function samePolygon(a: Strip['polygon'], b: Strip['polygon']): boolean {
+  return a === b || (a.length === b.length && a.every(({ x, y }, i) => b[i]?.x === x && b[i]?.y === y))
+}
+
+/** A strip is drawn anew only where it lies otherwise: of a scene made anew most strips stay. */
+const StripView = memo(
+  function StripView({ node, frame, palette, lit, wrong, onPoint, onPick }: StripViewProps) {
+    const points = svgPoints(node.polygon, frame)
+    return (
+      <g
+        data-strip={node.stripId}
+        data-lit={lit || undefined}
+        onPointerEnter={() => onPoint?.(node.stripId)}
+        onClick={() => onPick?.(node.stripId)}
+        cursor={onPick ? 'pointer' : undefined}
+      >
+        <polygon points={svgPoints(node.polygon, frame, 1.6)} fill={palette.shade} opacity={0.55} />
+        <polygon
+          points={points}
+          fill={palette.strip}
+          stroke={lit ? palette.chalk : wrong ? palette.red : palette.stripEdge}
+          strokeWidth={lit ? 3 : wrong ? 2.5 : 0.75}
+          strokeDasharray={wrong && !lit ? '6 3' : undefined}
+          paintOrder={lit ? 'stroke' : undefined}
+        />
+        {lit ? <polygon points={points} fill={palette.chalkWash} opacity={0.35} /> : null}
+      </g>
+    )
+  },
+  (a, b) =>
+    a.node.stripId === b.node.stripId &&
+    samePolygon(a.node.polygon, b.node.polygon) &&
+    a.frame === b.frame &&
+    a.palette === b.palette &&
+    a.lit === b.lit &&
+    a.wrong === b.wrong &&
+    a.onPoint === b.onPoint &&
+    a.onPick === b.onPick,
+)
 
 /** A scene as SVG, back to front. The same for screen, print and file. */
 export function SceneView(props: SceneViewProps) {
@@ -92,7 +106,18 @@ export function SceneView(props: SceneViewProps) {
               />
             )
           case 'strip':
-            return <StripView key={node.id} node={node} {...props} />
+            return (
+              <StripView
+                key={node.id}
+                node={node}
+                frame={frame}
+                palette={palette}
+                lit={node.stripId === props.selected}
+                wrong={props.flagged.has(node.stripId)}
+                onPoint={props.onPoint}
+                onPick={props.onPick}
+              />
+            )
           case 'thing':
             return <ThingView key={node.id} node={node} frame={frame} palette={palette} />
           case 'stud':

@@ -3,7 +3,7 @@ import { mergeProps, useFocusRing, useMove } from 'react-aria'
 import { outlineOf } from '~/core/survey/obstacles'
 import { boundsOf } from '~/core/geometry'
 import type { Frame } from '~/drawing/view/frame'
-import { useWallEditor } from '~/editor/WallEditor'
+import { useWallNow } from '~/editor/WallEditor'
 import { nanometers, tickOf } from '~/length'
 import { thingName } from '~/messages'
 import type { Thing } from '~/model'
@@ -17,34 +17,35 @@ interface GripProps {
 
 /** Takes hold of one thing on the drawing and pushes it to its place; arrow keys move it tick by tick. */
 function ThingGrip({ thing, frame, picked, pick }: GripProps) {
-  const { workpiece, edit, saveNow } = useWallEditor()
+  const { workpiece, edit, hold, release } = useWallNow()
   const { things } = workpiece.wall.survey
   const tick = tickOf(workpiece.settings.tape)
   const start = useRef({ left: 0, bottom: 0, x: 0, y: 0 })
   const { focusProps, isFocusVisible } = useFocusRing()
-  const put = (left: number, bottom: number) => {
+  const put = (left: number, bottom: number, pace: 'live' | 'typed') => {
     const snap = (value: number) => nanometers(Math.round(value / tick) * tick)
     const moved = things.map((each) =>
       each.id === thing.id ? { ...each, left: snap(left), bottom: snap(Math.max(0, bottom)) } : each,
     )
-    edit([{ type: 'patchSurvey', patch: { things: moved } }], 'live')
+    edit([{ type: 'patchSurvey', patch: { things: moved } }], pace)
   }
   const { moveProps } = useMove({
     onMoveStart: () => {
       start.current = { left: thing.left, bottom: thing.bottom, x: 0, y: 0 }
       pick(thing.id)
+      hold()
     },
     onMove: ({ deltaX, deltaY, pointerType, shiftKey }) => {
       if (pointerType === 'keyboard') {
         const step = tick * (shiftKey ? 16 : 1)
-        return put(thing.left + Math.sign(deltaX) * step, thing.bottom - Math.sign(deltaY) * step)
+        return put(thing.left + Math.sign(deltaX) * step, thing.bottom - Math.sign(deltaY) * step, 'typed')
       }
       const from = start.current
       from.x += deltaX
       from.y += deltaY
-      put(from.left + from.x / frame.scale, from.bottom - from.y / frame.scale)
+      put(from.left + from.x / frame.scale, from.bottom - from.y / frame.scale, 'live')
     },
-    onMoveEnd: () => void saveNow(),
+    onMoveEnd: release,
   })
   const { left, right, bottom, top } = boundsOf(outlineOf(thing))
   // small plates get a grip a finger can hit
@@ -88,7 +89,7 @@ export function ThingGrips({
   picked: string | null
   pick: (id: string) => void
 }) {
-  const { workpiece } = useWallEditor()
+  const { workpiece } = useWallNow()
   return (
     <>
       {workpiece.wall.survey.things.map((thing) => (
