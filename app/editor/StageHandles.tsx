@@ -38,11 +38,11 @@ export function HeightHandle({ frame, x }: { frame: Frame; x: number }) {
         gripped.current = height
         hold()
       }}
-      onMove={(moved) =>
-        'steps' in moved
-          ? move(height + moved.steps * tick, 'typed')
-          : move(gripped.current + moved.pixels / frame.scale, 'live')
-      }
+      onMove={(moved) => {
+        if ('to' in moved) return move(moved.to === 'least' ? 0 : lines.ceiling, 'typed')
+        if ('steps' in moved) return move(height + moved.steps * tick, 'typed')
+        move(gripped.current + moved.pixels / frame.scale, 'live')
+      }}
       onRelease={release}
     />
   )
@@ -121,6 +121,11 @@ export function GapHandle({ frame }: { frame: Frame }) {
         }}
         onMove={(moved) => {
           if ('steps' in moved) return stepCount(Math.sign(moved.steps))
+          if ('to' in moved) {
+            const limits = rulesOf(layout).spacing(layout.design)
+            if (limits.school === 'nearWish') edit([{ type: 'setGap', gap: limits[moved.to] }], 'typed')
+            return
+          }
           const wanted = (gripped.current?.gap ?? gap) + moved.pixels / frame.scale
           edit([{ type: 'setGap', gap: nearestNanometer(Math.max(wanted, tick)) }], 'live')
         }}

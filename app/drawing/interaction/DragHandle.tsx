@@ -1,5 +1,5 @@
 import { useRef } from 'react'
-import { mergeProps, useFocusRing, useMove } from 'react-aria'
+import { mergeProps, useFocusRing, useKeyboard, useMove } from 'react-aria'
 import type { Palette } from '../view/palette'
 
 export interface DragHandleProps {
@@ -13,10 +13,21 @@ export interface DragHandleProps {
   readonly y: number
   readonly axis: 'x' | 'y'
   readonly palette: Palette
-  /** Moved by so many pixels since the grip, or by so many steps of an arrow key. */
-  readonly onMove: (moved: { pixels: number } | { steps: number }) => void
+  /** Moved by so many pixels since the grip, by so many steps of the keys, or to one of its ends. */
+  readonly onMove: (moved: { pixels: number } | { steps: number } | { to: 'least' | 'most' }) => void
   readonly onGrip: () => void
   readonly onRelease: () => void
+}
+
+/** Steps at a time with Shift, or with the page keys. */
+const LEAP = 16
+
+/** What a slider does at the keys that are no arrows. */
+const KEYS: Readonly<Record<string, Parameters<DragHandleProps['onMove']>[0]>> = {
+  Home: { to: 'least' },
+  End: { to: 'most' },
+  PageUp: { steps: LEAP },
+  PageDown: { steps: -LEAP },
 }
 
 /** A grip on the drawing: pointer, touch and arrow keys move it alike; a screen reader finds a slider. */
@@ -30,19 +41,28 @@ export function DragHandle(props: DragHandleProps) {
       props.onGrip()
     },
     onMove: ({ deltaX, deltaY, pointerType, shiftKey }) => {
-      // on the screen y runs down, on the wall up
+      // either pair of arrows moves a slider; on the screen y runs down, on the wall up
+      if (pointerType === 'keyboard')
+        return props.onMove({ steps: Math.sign(deltaX - deltaY) * (shiftKey ? LEAP : 1) })
       const delta = axis === 'x' ? deltaX : -deltaY
-      if (pointerType === 'keyboard') props.onMove({ steps: Math.sign(delta) * (shiftKey ? 16 : 1) })
-      else {
-        travelled.current += delta
-        props.onMove({ pixels: travelled.current })
-      }
+      travelled.current += delta
+      props.onMove({ pixels: travelled.current })
     },
     onMoveEnd: props.onRelease,
   })
+  const { keyboardProps } = useKeyboard({
+    onKeyDown: (event) => {
+      const moved = KEYS[event.key]
+      if (!moved) return event.continuePropagation()
+      event.preventDefault()
+      props.onGrip()
+      props.onMove(moved)
+      props.onRelease()
+    },
+  })
   return (
     <g
-      {...mergeProps(moveProps, focusProps)}
+      {...mergeProps(moveProps, focusProps, keyboardProps)}
       role="slider"
       tabIndex={0}
       aria-label={props.label}
