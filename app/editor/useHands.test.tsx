@@ -118,7 +118,12 @@ describe('the wall in hand', () => {
     await act(() => jest.advanceTimersByTimeAsync(5_000))
     expect(heights()).toBe(48)
     expect(asked).toEqual([])
-    act(() => result.current.restore(before))
+    await act(async () => {
+      result.current.restore(before)
+      await jest.advanceTimersByTimeAsync(10)
+    })
     expect(heights()).toBe('twoThirds')
+    expect(result.current.saving.status.kind).toBe('saved')
+    expect(asked.map((request) => request.intent === 'save' && request.wall)).toEqual([before.wall])
   })
 })

@@ -104,7 +104,13 @@ export function useHands(
     setHeld(false)
     void flush()
   }, [carryOut, flush])
-  const restore = useCallback((before: Workpiece) => put(before, 'typed'), [put])
+  const restore = useCallback(
+    (before: Workpiece) => {
+      put(before, 'typed')
+      void flush()
+    },
+    [put, flush],
+  )
   const reportUnread = useCallback((field: string, next: Unread | null) => {
     setUnread((all) => {
       const { [field]: _, ...others } = all

@@ -63,3 +63,38 @@ describe('a length as people type it', () => {
     expect(seen).toEqual([])
   })
 })
+
+describe('what was typed and not left', () => {
+  const field = (said: string[]) => (
+    <LengthField
+      label="Width"
+      value={inches(20)}
+      format={format}
+      onChange={() => said.push('changed')}
+      onCommit={() => said.push('committed')}
+      onRestore={() => said.push('restored')}
+    />
+  )
+
+  test('counts when the field is taken away, and is gone with Esc', () => {
+    const said: string[] = []
+    const { unmount } = render(field(said))
+    fireEvent.change(box(), { target: { value: '21' } })
+    unmount()
+    expect(said).toEqual(['changed', 'committed'])
+    said.length = 0
+    render(field(said))
+    fireEvent.change(box(), { target: { value: '22' } })
+    fireEvent.keyDown(box(), { key: 'Escape' })
+    expect(said).toEqual(['changed', 'restored'])
+    expect(box().value).toBe('20 in')
+  })
+
+  test('nothing typed, nothing said', () => {
+    const said: string[] = []
+    const { unmount } = render(field(said))
+    fireEvent.keyDown(box(), { key: 'Escape' })
+    unmount()
+    expect(said).toEqual([])
+  })
+})

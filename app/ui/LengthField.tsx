@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import { Input, Label, Text, TextField } from 'react-aria-components'
 import { styled } from 'styled-components'
 import {
@@ -115,6 +115,13 @@ export function LengthField(
     if (problem === null) setTyped(null)
     onCommit?.()
   }
+
+  // a popover that is closed takes its field away without a word: what was typed in it counts
+  const taken = useRef<(() => void) | null>(null)
+  useEffect(() => {
+    taken.current = typed !== null && problem === null ? (onCommit ?? null) : null
+  })
+  useEffect(() => () => taken.current?.(), [])
 
   return (
     <Field
