@@ -29,8 +29,8 @@ const GROUPS = {
   asbuilt: group([`${CORE}/asbuilt`], ...KEPT),
   pieces: group([`${CORE}/pieces`], ...KEPT),
   layout: group([`${CORE}/layout`, `${CORE}/strips`], ...KEPT),
-  patterns: group([`${CORE}/patterns`], ...KEPT),
-  findings: group([`${CORE}/findings`], ...KEPT, 'tests/drawnPlans.test.ts'),
+  patterns: group([`${CORE}/patterns`], `${CORE}/edits`, ...KEPT),
+  findings: group([`${CORE}/findings`], ...KEPT),
 }
 /** Laws over random walls would notice more, but take seconds a mutant: the score is without them. */
 const SLOW = /(meeting|presses|laws|anything)\.test/
