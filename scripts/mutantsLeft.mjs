@@ -18,7 +18,7 @@ export function plainReason({ was, now, how, status }) {
     const [before] = /<=|>=|<|>/.exec(was) ?? []
     if (before && now === was.replace(before, STRICT[before])) return 'boundary'
   }
-  if (/\?\?|\?\./.test(was) && was.length < 60) return 'guard'
+  if (/\?\?|\?\./.test(was) && !was.includes('&&') && was.length < 60) return 'guard'
   if (status === 'NoCoverage' && ['ArrayDeclaration', 'BooleanLiteral'].includes(how)) return 'guard'
   if (/^!\w+$/.test(was) || /^![\w.]+( \|\| ![\w.]+)+$/.test(was)) return 'guard'
   if (/\.sort\(|localeCompare/.test(was) || /^\(a, b\) =>/.test(was) || /^[ab]\.\w+ [-+] [ab]\./.test(was))

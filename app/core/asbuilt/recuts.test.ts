@@ -1,9 +1,10 @@
-import { inches, toInches } from '~/length'
+import { inches, nanometers, toInches } from '~/length'
 import type { Design, Settings } from '~/model'
 import { reading, wallOf } from '../../../tests/namedWalls'
 import { computePlan } from '../computePlan'
 import { applyEdits } from '../edits/applyEdit'
 import { cutWall } from '../layout/cutWall'
+import { newWidthWays } from './newWidth'
 import { recutsBetween } from './recuts'
 
 const design: Partial<Design> = {
@@ -134,4 +135,67 @@ test('recuts: a piece that only changed its place fits; another material, length
   expect(changed({ cutLength: inches(400) })).toEqual({ pieces: 1, boards: null, cost: null })
   // a new piece is no recut, but takes a board
   expect(recutsBetween([], [first], settings)).toEqual({ pieces: 0, boards: 1, cost: null })
+})
+
+describe('a piece with a notch that was cut', () => {
+  const { settings } = wallOf()
+  const [bare] = cutWall(wall(216)).pieces
+  if (!bare) throw new Error('no piece')
+  const notch = { from: inches(10), to: inches(13), depth: inches(1), edge: 'left' as const }
+  const cut = { ...bare, notches: [notch] }
+  const other = (change: Partial<typeof notch> | { edge: 'right' }) => ({
+    ...cut,
+    notches: [{ ...notch, ...change }],
+  })
+
+  test('fits where the notch is where it was, a rounding apart or not', () => {
+    expect(recutsBetween([cut], [cut], settings)).toEqual({ pieces: 0, boards: 0, cost: 0 })
+    const { from, to, depth } = notch
+    const rounded = other({
+      from: nanometers(from + 2),
+      to: nanometers(to - 2),
+      depth: nanometers(depth + 2),
+    })
+    expect(recutsBetween([cut], [rounded], settings)).toMatchObject({ pieces: 0, boards: 0 })
+  })
+
+  test.each([
+    ['further along', { from: inches(10.1) }],
+    ['longer', { to: inches(13.1) }],
+    ['deeper', { depth: inches(1.1) }],
+    ['out of the other edge', { edge: 'right' as const }],
+  ])('%s is a piece and a board', (_, change) => {
+    expect(recutsBetween([cut], [other(change)], settings)).toMatchObject({ pieces: 1, boards: 1 })
+  })
+
+  test('one more or one less is a piece and a board; without prices there is no sum', () => {
+    expect(recutsBetween([cut], [bare], settings)).toEqual({ pieces: 1, boards: 1, cost: null })
+    expect(recutsBetween([bare], [cut], settings)).toMatchObject({ pieces: 1, boards: 1 })
+  })
+})
+
+test('a new width is shared out: by the bays, into the middle one, by halves', () => {
+  const strips = [0, 40, 80, 120].map((at) => inches(at))
+  const [first = inches(0)] = strips
+  const before = {
+    nearEdges: strips,
+    gaps: [inches(36), inches(36), inches(36)],
+    leftEnd: first,
+    rightEnd: first,
+    span: inches(124),
+    stripWidth: inches(4),
+  }
+  const edges = (by: number) =>
+    Object.fromEntries(
+      newWidthWays(before, inches(by)).map(({ uptake, nearEdges }) => [uptake, nearEdges.map(toInches)]),
+    )
+  expect(edges(3)).toEqual({
+    even: [0, 41, 82, 123],
+    oneBay: [0, 40, 83, 123],
+    endBays: [0, 41.5, 81.5, 123],
+    ends: [1.5, 41.5, 81.5, 121.5],
+  })
+  expect(Object.keys(edges(-3))).toEqual(['even', 'oneBay', 'endBays'])
+  expect(newWidthWays({ ...before, gaps: [] }, inches(1))).toEqual([])
+  expect(newWidthWays(before, 0)).toEqual([])
 })
