@@ -5,7 +5,7 @@ import { MORE_KEPT_WALLS } from './keptWallsMore'
 
 /**
  * Kept plans are no worked answers: they say what the core said when they were last looked at, so that no figure changes
- * unseen. `KEEP=1 npx jest tests/keptPlans` writes those that differ anew; what changed is then read in the diff.
+ * unseen. `KEEP=1 npx jest tests/keptPlans; npx prettier --write tests/kept` writes them anew; what changed is then read in the diff.
  */
 const WALLS = { ...KEPT_WALLS, ...MORE_KEPT_WALLS }
 const folder = 'tests/kept'
