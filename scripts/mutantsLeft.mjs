@@ -40,7 +40,8 @@ export function writeLeft(groups) {
   const lines = [
     '# What the mutants left',
     '',
-    'Written by `npm run mutants`: each small change of the core that no test of the score noticed, with its reason.',
+    'Written by `npm run mutants`: each small change of the core that no test of the score noticed, with its reason. “law” was tried;',
+    'boundary, guard, order and text are told from the form of the change; “open” is what is left, not looked into one by one.',
     '',
     ...Object.entries(REASONS).map(([why, says]) => `- **${why}** (${counts[why] ?? 0}): ${says}.`),
   ]
