@@ -6,7 +6,7 @@ import type { Edit, WallDocument, Workpiece } from '~/model'
 import type { SavedState } from './saveClient'
 import { useAtRest } from './useAtRest'
 import { type Boards, useBoards } from './useBoards'
-import { type Pace, useHands } from './useHands'
+import { type Pace, type Unread, useHands } from './useHands'
 import type { Saving } from './useSaving'
 
 /** A wall of the same room. */
@@ -23,12 +23,6 @@ export interface WallIdentity {
   readonly name: string
   /** The walls beside it round the room, as they were when this page was opened. */
   readonly beside: { readonly left: WallBeside | null; readonly right: WallBeside | null }
-}
-
-/** Text in a field that can't be used as typed: kept while its stage is away. */
-export interface Unread {
-  readonly text: string
-  readonly problem: string
 }
 
 export interface WallEditor {
@@ -98,7 +92,11 @@ export interface WallEditorProviderProps {
 export function WallEditorProvider({ identity, saved, children }: WallEditorProviderProps) {
   const [lookedAt, setLookedAt] = useState<readonly Edit[] | null>(null)
   const [selected, select] = useState<string | null>(null)
-  const { workpiece, unread, held, saving, ...hands } = useHands(identity, saved, setLookedAt)
+  const { workpiece, unread, held, saving, ...hands } = useHands(
+    `/jobs/${identity.job.id}/walls/${identity.id}/document`,
+    saved,
+    setLookedAt,
+  )
   const plan = useMemo(() => computePlan(workpiece), [workpiece])
   const preview = useMemo(
     () => (lookedAt ? computePlan(applyEdits(workpiece, lookedAt)) : null),

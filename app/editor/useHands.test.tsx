@@ -12,13 +12,6 @@ const saved: SavedState = {
   revisions: { wall: 1, settings: 1 },
   history: { canUndo: false, canRedo: false },
 }
-const identity = {
-  job: { id: 'job', name: 'Job' },
-  room: { id: 'room', name: 'Room' },
-  id: 'wall',
-  name: 'Wall',
-  beside: { left: null, right: null },
-}
 const heightOf = (at: number): Edit => ({ type: 'setHeight', height: inches(at) })
 const typedHeight = (at: number): Edit => ({
   type: 'patchDesign',
@@ -41,7 +34,7 @@ function start() {
   const lookAt = () => undefined
   const { result } = renderHook(() => {
     drawn += 1
-    return useHands(identity, saved, lookAt)
+    return useHands('/document', saved, lookAt)
   })
   const heights = () => {
     const { height } = inForce(result.current.workpiece.wall.design)

@@ -3,7 +3,12 @@ import { applyEdits } from '~/core/edits/applyEdit'
 import type { Edit, Workpiece } from '~/model'
 import type { SavedState } from './saveClient'
 import { type Saving, useSaving } from './useSaving'
-import type { Unread, WallIdentity } from './WallEditor'
+
+/** Text in a field that can't be used as typed: kept while its stage is away. */
+export interface Unread {
+  readonly text: string
+  readonly problem: string
+}
 
 /** `live` while a handle is pulled, `typed` while a length is being typed, `done` when the hand lets go. */
 export type Pace = 'live' | 'typed' | 'done'
@@ -36,7 +41,7 @@ function sameWork(a: Workpiece, b: Workpiece): boolean {
  * changes nothing is dropped; saving goes on behind and rests while a handle is held.
  */
 export function useHands(
-  identity: WallIdentity,
+  url: string,
   saved: SavedState,
   lookAt: (edits: readonly Edit[] | null) => void,
 ): Hands {
@@ -56,7 +61,7 @@ export function useHands(
     },
     [lookAt],
   )
-  const saving = useSaving(`/jobs/${identity.job.id}/walls/${identity.id}/document`, saved, replace)
+  const saving = useSaving(url, saved, replace)
   const { saveSoon, saveNow: flush } = saving
 
   const put = useCallback(
