@@ -10,11 +10,11 @@ import { SCREEN } from '~/drawing/view/palette'
 import { patternWords } from '~/messages'
 import { formatLength, formatLengthWithUnit, nearestNanometer, tickOf, toInches } from '~/length'
 import type { Pace } from './useHands'
-import { useWallNow } from './WallEditor'
+import { useWallEditor } from './WallEditor'
 
 /** The grip on the height rod: the top of the rail, or of the battens where there is none. */
 export function HeightHandle({ frame, x }: { frame: Frame; x: number }) {
-  const { plan, workpiece, wording, edit, hold, release } = useWallNow()
+  const { plan, workpiece, wording, edit, hold, release } = useWallEditor()
   const gripped = useRef(0)
   const { height, lines } = plan.layout
   const tick = tickOf(workpiece.settings.tape)
@@ -73,7 +73,7 @@ function gapPlace({ layout }: Plan, selected: string | null): GapPlace | null {
 
 /** The grip on a gap in the middle of the wall: its dimension, and its right edge to pull. */
 export function GapHandle({ frame }: { frame: Frame }) {
-  const { plan, workpiece, wording, edit, hold, release, selected } = useWallNow()
+  const { plan, workpiece, wording, edit, hold, release, selected } = useWallEditor()
   const gripped = useRef<(GapPlace & { readonly gap: number }) | null>(null)
   const { layout } = plan
   const { uprights } = layout

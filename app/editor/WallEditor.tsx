@@ -47,9 +47,9 @@ export interface WallEditor {
   readonly reportUnread: (field: string, unread: Unread | null) => void
 }
 
-// apart, so that what changes often redraws only what shows it: the drawing keeps up with the hand, all else follows behind
-const NowContext = createContext<WallEditor | null>(null)
+// apart, so that what changes often redraws only what shows it: sums and stages may follow behind the hand
 const EditorContext = createContext<WallEditor | null>(null)
+const BehindContext = createContext<WallEditor | null>(null)
 const SavingContext = createContext<Saving | null>(null)
 const PreviewContext = createContext<Plan | null>(null)
 
@@ -65,20 +65,20 @@ export function usePreview(): Plan | null {
   return useContext(PreviewContext)
 }
 
-/** The wall as it is under the hand, for what is drawn of it. Only inside WallEditorProvider. */
-export function useWallNow(): WallEditor {
-  const editor = useContext(NowContext)
-  if (!editor) throw new Error('useWallNow outside of WallEditorProvider')
+/** The wall on the page. Only inside WallEditorProvider. */
+export function useWallEditor(): WallEditor {
+  const editor = useContext(EditorContext)
+  if (!editor) throw new Error('useWallEditor outside of WallEditorProvider')
   return editor
 }
 
 /**
- * The wall on the page, for panels and tables: while a handle is pulled it may be a few frames behind the drawing. Edits
- * go to the wall as it is. Only inside WallEditorProvider.
+ * The wall as it was some frames ago, while a handle is pulled: for sums and stages that only show it. What edits the wall
+ * reads it as it is, or the next edit would be made from a wall that is gone. Only inside WallEditorProvider.
  */
-export function useWallEditor(): WallEditor {
-  const editor = useContext(EditorContext)
-  if (!editor) throw new Error('useWallEditor outside of WallEditorProvider')
+export function useWallBehind(): WallEditor {
+  const editor = useContext(BehindContext)
+  if (!editor) throw new Error('useWallBehind outside of WallEditorProvider')
   return editor
 }
 
@@ -146,12 +146,12 @@ export function WallEditorProvider({ identity, saved, children }: WallEditorProv
     ],
   )
   return (
-    <NowContext value={editor}>
-      <EditorContext value={useDeferredValue(editor)}>
+    <EditorContext value={editor}>
+      <BehindContext value={useDeferredValue(editor)}>
         <SavingContext value={saving}>
           <PreviewContext value={preview}>{children}</PreviewContext>
         </SavingContext>
-      </EditorContext>
-    </NowContext>
+      </BehindContext>
+    </EditorContext>
   )
 }

@@ -20,7 +20,7 @@ import { findingText, layoutTitle, patternWords } from '~/messages'
 import { Fractions } from '~/ui/Fractions'
 import { narrow, space, type } from '~/ui/theme'
 import { GapHandle, HeightHandle } from './StageHandles'
-import { usePreview, useWallNow } from './WallEditor'
+import { usePreview, useWallEditor } from './WallEditor'
 
 const Stage = styled.div<{ $height: string }>`
   position: relative;
@@ -97,7 +97,7 @@ export function WallStage({
   over,
 }: WallStageProps) {
   const preview = usePreview()
-  const { plan, workpiece, selected, select, wording, unread } = useWallNow()
+  const { plan, workpiece, selected, select, wording, unread } = useWallEditor()
   const { survey } = workpiece.wall
   const { tape, units } = workpiece.settings
   const box = useRef<HTMLDivElement>(null)

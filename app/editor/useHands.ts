@@ -37,7 +37,7 @@ function sameWork(a: Workpiece, b: Workpiece): boolean {
 }
 
 /**
- * The wall in hand: edits are carried out on it as it is, those of a pulled handle at most once a frame; an edit that
+ * The wall in hand: edits are carried out on it as it is, those of a handle in hand at most once a frame; an edit that
  * changes nothing is dropped; saving goes on behind and rests while a handle is held.
  */
 export function useHands(
@@ -83,7 +83,8 @@ export function useHands(
   }, [put])
   const edit = useCallback(
     (edits: readonly Edit[], pace: Pace) => {
-      if (pace === 'live') {
+      // edits are made from the wall that was drawn: only those of a handle, each of which says all, may wait for the frame
+      if (pace === 'live' && holding.current) {
         if (queued.current) queued.current.edits.push(...edits)
         else queued.current = { edits: [...edits], frame: requestAnimationFrame(carryOut) }
         return

@@ -3,7 +3,7 @@ import { mergeProps, useFocusRing, useMove } from 'react-aria'
 import { outlineOf } from '~/core/survey/obstacles'
 import { boundsOf } from '~/core/geometry'
 import type { Frame } from '~/drawing/view/frame'
-import { useWallNow } from '~/editor/WallEditor'
+import { useWallEditor } from '~/editor/WallEditor'
 import { nanometers, tickOf } from '~/length'
 import { thingName } from '~/messages'
 import type { Thing } from '~/model'
@@ -17,7 +17,7 @@ interface GripProps {
 
 /** Takes hold of one thing on the drawing and pushes it to its place; arrow keys move it tick by tick. */
 function ThingGrip({ thing, frame, picked, pick }: GripProps) {
-  const { workpiece, edit, hold, release } = useWallNow()
+  const { workpiece, edit, hold, release } = useWallEditor()
   const { things } = workpiece.wall.survey
   const tick = tickOf(workpiece.settings.tape)
   const start = useRef({ left: 0, bottom: 0, x: 0, y: 0 })
@@ -89,7 +89,7 @@ export function ThingGrips({
   picked: string | null
   pick: (id: string) => void
 }) {
-  const { workpiece } = useWallNow()
+  const { workpiece } = useWallEditor()
   return (
     <>
       {workpiece.wall.survey.things.map((thing) => (
