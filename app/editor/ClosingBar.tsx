@@ -166,8 +166,9 @@ export function ClosingBar() {
           <b>{plan.pieces.length}</b> {plan.pieces.length === 1 ? 'piece' : 'pieces'}
         </li>
         <li data-testid="board-count">
-          <b>{bought.length}</b> {bought.length === 1 ? 'board' : 'boards'}{' '}
-          {bought.length > 0
+          <b>{boards.rests ? '…' : bought.length}</b>{' '}
+          {bought.length === 1 && !boards.rests ? 'board' : 'boards'}{' '}
+          {bought.length > 0 && !boards.rests
             ? boardsText(
                 bought.map(({ length }) => length),
                 workpiece.settings,
@@ -175,7 +176,7 @@ export function ClosingBar() {
               )
             : ''}
         </li>
-        {totals.cost !== null ? (
+        {totals.cost !== null && !boards.rests ? (
           <li data-testid="cost-now">
             <b>{money(totals.cost, workpiece.settings.currency)}</b>
             {known.some(({ pricedLengths, lengths }) => pricedLengths < lengths) ? ' as far as priced' : ''}

@@ -102,8 +102,11 @@ export function WallEditorProvider({ identity, saved, children }: WallEditorProv
     () => (lookedAt ? computePlan(applyEdits(workpiece, lookedAt)) : null),
     [lookedAt, workpiece],
   )
-  const behind = useDeferredValue(plan)
-  const boards = useBoards(useAtRest(behind.cutList, held), workpiece.settings)
+  const cut = useAtRest(plan.cutList, held)
+  const found = useBoards(cut, workpiece.settings)
+  // boards that rest are those of the wall before the pull: they must not pass for this one's
+  const rests = cut !== plan.cutList
+  const boards = useMemo(() => (rests ? { ...found, searching: true, rests: true } : found), [found, rests])
 
   const { units, tape, materials, currency } = workpiece.settings
   const wording = useMemo(

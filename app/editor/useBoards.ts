@@ -21,6 +21,8 @@ export interface MaterialBoards {
 export interface Boards {
   readonly materials: readonly MaterialBoards[]
   readonly searching: boolean
+  /** A handle is held: these are the boards of the wall before the pull. */
+  readonly rests: boolean
   readonly stop: () => void
 }
 
@@ -88,6 +90,7 @@ export function useBoards(cutList: readonly CutRow[], settings: Settings): Board
     return {
       materials,
       searching: materials.some(({ state }) => state === 'searching'),
+      rests: false,
       stop: () => setStopped(key),
     }
   }, [key, proof, quick, requests, stopped])

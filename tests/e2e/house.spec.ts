@@ -63,11 +63,14 @@ test('a handle stays in hand where the pull leaves no gap, and nothing is saved 
   await page.mouse.move(x + 4000, y, { steps: 12 })
   await expect(sum).not.toHaveText(before)
   await expect(gap).toBeVisible()
+  // the boards of before the pull do not pass for those of the wall that is drawn
+  await expect(page.getByTestId('board-count')).toHaveText(/^… boards/)
   await page.waitForTimeout(1500)
   expect(saves).toEqual([])
   await page.mouse.move(x, y, { steps: 12 })
   await page.mouse.up()
   await expectSaved(page)
+  await expect(page.getByTestId('board-count')).toHaveText(/^\d+ boards?/)
   await expect(gap).toBeVisible()
   expect(saves.length).toBeLessThanOrEqual(1)
 
