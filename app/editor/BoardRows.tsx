@@ -4,7 +4,7 @@ import { formatLength, type LengthFormat } from '~/length'
 import { sayStock } from '~/messages'
 import { Fractions } from '~/ui/Fractions'
 import { space, type } from '~/ui/theme'
-import { useWallEditor } from './WallEditor'
+import { useSelected, useWallEditor } from './WallEditor'
 
 const List = styled.ol`
   display: grid;
@@ -38,7 +38,8 @@ function BoardPicture({
   longest: number
   format: LengthFormat
 }) {
-  const { plan, selected, select } = useWallEditor()
+  const { plan, select } = useWallEditor()
+  const selected = useSelected()
   const per = UNITS / longest
   const stripOf = (pieceId: string) => plan.pieces.find((piece) => piece.id === pieceId)?.stripId ?? null
   return (

@@ -18,7 +18,7 @@ import type { Settings } from '~/model'
 import { Fractions } from '~/ui/Fractions'
 import { narrow, space, type } from '~/ui/theme'
 import { useBefore } from './useBefore'
-import { useWallBehind } from './WallEditor'
+import { useWallEditor } from './WallEditor'
 
 const Bar = styled.footer`
   position: sticky;
@@ -128,7 +128,7 @@ function boardsText(lengths: readonly number[], settings: Settings, wording: Wor
 
 /** Always in view: the sum that must close on the wall, and what it all comes to. */
 export function ClosingBar() {
-  const { plan, wording, boards, workpiece } = useWallBehind()
+  const { plan, wording, boards, workpiece } = useWallEditor()
   const { closing } = plan
   const bought = boards.materials.flatMap(({ result }) => (result.ok ? result.value.boards : []))
   const spacer = spacerBlock(plan.layout, 'left', workpiece.settings.tape)

@@ -2,7 +2,7 @@ import { useRef } from 'react'
 import type { Edit, Workpiece } from '~/model'
 import { LengthField, type LengthFieldProps } from '~/ui/LengthField'
 import { LengthWord } from '~/ui/LengthWord'
-import { useWallEditor } from './WallEditor'
+import { useUnread, useWallEditor } from './WallEditor'
 
 type Own = 'format' | 'onChange' | 'onCommit' | 'onRestore' | 'unread' | 'onUnread'
 type EditLengthProps = Omit<LengthFieldProps, Own> & {
@@ -12,7 +12,8 @@ type EditLengthProps = Omit<LengthFieldProps, Own> & {
 }
 
 function useLengthProps({ field, toEdits }: Pick<EditLengthProps, 'field' | 'toEdits'>) {
-  const { workpiece, wording, edit, saveNow, restore, unread, reportUnread } = useWallEditor()
+  const { workpiece, wording, edit, saveNow, restore, reportUnread } = useWallEditor()
+  const unread = useUnread()
   const before = useRef<Workpiece | null>(null)
   return {
     format: wording.format,

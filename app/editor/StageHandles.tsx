@@ -9,19 +9,18 @@ import { GapDimension } from '~/drawing/view/GapDimension'
 import { SCREEN } from '~/drawing/view/palette'
 import { patternWords } from '~/messages'
 import { formatLength, formatLengthWithUnit, nearestNanometer, tickOf, toInches } from '~/length'
-import type { Pace } from './useHands'
-import { useWallEditor } from './WallEditor'
+import { type Pace, useSelected, useWallNow } from './WallEditor'
 
 /** The grip on the height rod: the top of the rail, or of the battens where there is none. */
 export function HeightHandle({ frame, x }: { frame: Frame; x: number }) {
-  const { plan, workpiece, wording, edit, hold, release } = useWallEditor()
+  const { plan, workpiece, wording, pull, hold, release } = useWallNow()
   const gripped = useRef(0)
   const { height, lines } = plan.layout
   const tick = tickOf(workpiece.settings.tape)
   // a pulled handle moves once a frame, an arrow key at once: the next press starts from where this one came to
   const move = (to: number, pace: Pace) => {
     const height = nearestNanometer(Math.min(Math.max(to, tick), lines.ceiling))
-    edit([{ type: 'setHeight', height }], pace)
+    pull([{ type: 'setHeight', height }], pace)
   }
   return (
     <DragHandle
@@ -73,7 +72,8 @@ function gapPlace({ layout }: Plan, selected: string | null): GapPlace | null {
 
 /** The grip on a gap in the middle of the wall: its dimension, and its right edge to pull. */
 export function GapHandle({ frame }: { frame: Frame }) {
-  const { plan, workpiece, wording, edit, hold, release, selected } = useWallEditor()
+  const { plan, workpiece, wording, pull, hold, release } = useWallNow()
+  const selected = useSelected()
   const gripped = useRef<(GapPlace & { readonly gap: number }) | null>(null)
   const { layout } = plan
   const { uprights } = layout
@@ -88,10 +88,10 @@ export function GapHandle({ frame }: { frame: Frame }) {
     const count = uprights.length - strips
     const isBoxes = rulesOf(layout).places === 'margins'
     if (isBoxes || spacing.school === 'fromCenter' || spacing.school === 'fromEnd')
-      return edit([{ type: 'setGap', gap: nearestNanometer(gap + strips * tick) }], 'typed')
+      return pull([{ type: 'setGap', gap: nearestNanometer(gap + strips * tick) }], 'typed')
     if (count < 2) return
     const ends = 'ends' in spacing ? spacing.ends : 'gap'
-    edit(
+    pull(
       [{ type: 'patchDesign', patch: { spacing: { school: 'equalByCount', strips: count, ends } } }],
       'typed',
     )
@@ -123,11 +123,11 @@ export function GapHandle({ frame }: { frame: Frame }) {
           if ('steps' in moved) return stepCount(Math.sign(moved.steps))
           if ('to' in moved) {
             const limits = rulesOf(layout).spacing(layout.design)
-            if (limits.school === 'nearWish') edit([{ type: 'setGap', gap: limits[moved.to] }], 'typed')
+            if (limits.school === 'nearWish') pull([{ type: 'setGap', gap: limits[moved.to] }], 'typed')
             return
           }
           const wanted = (gripped.current?.gap ?? gap) + moved.pixels / frame.scale
-          edit([{ type: 'setGap', gap: nearestNanometer(Math.max(wanted, tick)) }], 'live')
+          pull([{ type: 'setGap', gap: nearestNanometer(Math.max(wanted, tick)) }], 'live')
         }}
         onRelease={() => {
           gripped.current = null

@@ -3,7 +3,7 @@ import type { FindingStage } from '~/core/findings/finding'
 import { blocking } from '~/core/findings/surveyFindings'
 import { styled } from 'styled-components'
 import { narrow, space, type } from '~/ui/theme'
-import { useWallBehind } from './WallEditor'
+import { useUnread, useWallEditor } from './WallEditor'
 
 /** The stages in the order of the work. */
 const STAGES = [
@@ -66,7 +66,8 @@ const Open = styled.span`
 
 /** The stages along a tape, with how many things are open in each. Any can be entered at any time. */
 export function StageTape() {
-  const { plan, boards, unread, workpiece } = useWallBehind()
+  const { plan, boards, workpiece } = useWallEditor()
+  const unread = useUnread()
   const { survey } = workpiece.wall
   const count = (stage: FindingStage) =>
     plan.findings.filter((finding) => finding.stage === stage && finding.severity === 'wrong').length

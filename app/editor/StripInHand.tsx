@@ -6,7 +6,7 @@ import { Button } from '~/ui/Button'
 import { Fractions } from '~/ui/Fractions'
 import { Soft, Spread } from '~/ui/page'
 import { space, type } from '~/ui/theme'
-import { useWallEditor } from './WallEditor'
+import { useSelected, useWallEditor } from './WallEditor'
 
 const Card = styled.section`
   display: grid;
@@ -29,7 +29,8 @@ const Card = styled.section`
 
 /** The one strip that is lit everywhere: its marks, its piece and its board, and the way to the next strip. */
 export function StripInHand() {
-  const { plan, boards, selected, select, wording, workpiece } = useWallEditor()
+  const { plan, boards, select, wording, workpiece } = useWallEditor()
+  const selected = useSelected()
   const strips = [...new Set(plan.pieces.map(({ stripId }) => stripId))]
   const at = selected ? strips.indexOf(selected) : -1
   const step = (by: number) => select(strips[(at + by + strips.length) % strips.length] ?? null)

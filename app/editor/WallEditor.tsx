@@ -1,13 +1,16 @@
-import { createContext, useContext, useDeferredValue, useMemo, useState } from 'react'
-import { computePlan, type Plan } from '~/core/computePlan'
+import { createContext, useContext, useEffect, useMemo, useState } from 'react'
+import { useStore } from 'zustand'
+import type { Plan } from '~/core/computePlan'
 import { applyEdits } from '~/core/edits/applyEdit'
 import type { Wording } from '~/messages'
-import type { Edit, WallDocument, Workpiece } from '~/model'
-import type { SavedState } from './saveClient'
+import type { Act, Edit, PageHistory, StoredDocument, WallDocument, Workpiece } from '~/model'
+import { planOf, wordingOf } from './planOf'
+import { browserOutbox, browserSaver } from './saving/browserSaver'
+import type { Outbox } from './saving/outbox'
+import type { Saver, SaverState } from './saving/saver'
 import { useAtRest } from './useAtRest'
 import { type Boards, useBoards } from './useBoards'
-import { type Pace, type Unread, useHands } from './useHands'
-import type { Saving } from './useSaving'
+import { createWallStore, type Pace, type Unread, type WallState, type WallStore } from './wallStore'
 
 /** A wall of the same room. */
 export interface WallBeside {
@@ -25,136 +28,136 @@ export interface WallIdentity {
   readonly beside: { readonly left: WallBeside | null; readonly right: WallBeside | null }
 }
 
-export interface WallEditor {
+/** The wall as panels and sums show it, and what edits it. */
+export interface WallEditor extends Pick<
+  WallStore,
+  'edit' | 'saveNow' | 'restore' | 'select' | 'lookAt' | 'reportUnread'
+> {
   readonly identity: WallIdentity
   readonly workpiece: Workpiece
   readonly plan: Plan
   readonly wording: Wording
   readonly boards: Boards
-  /** Saves what is not saved yet, without the usual pause. */
-  readonly saveNow: () => Promise<void>
-  /** A handle is in hand: nothing is saved and no boards are planned until it is let go. */
-  readonly hold: () => void
-  readonly release: () => void
-  /** Takes back what was typed since: the wall as it was then. */
-  readonly restore: (before: Workpiece) => void
-  /** The strip lit everywhere. */
-  readonly selected: string | null
-  readonly select: (stripId: string | null) => void
-  readonly edit: (edits: readonly Edit[], pace: Pace) => void
-  readonly lookAt: (edits: readonly Edit[] | null) => void
-  readonly unread: Readonly<Record<string, Unread>>
-  readonly reportUnread: (field: string, unread: Unread | null) => void
 }
 
-// apart, so that what changes often redraws only what shows it: sums and stages may follow behind the hand
+const StoreContext = createContext<WallStore | null>(null)
+const OutboxContext = createContext<Outbox | null>(null)
 const EditorContext = createContext<WallEditor | null>(null)
-const BehindContext = createContext<WallEditor | null>(null)
-const SavingContext = createContext<Saving | null>(null)
-const PreviewContext = createContext<Plan | null>(null)
 
-/** How saving stands. Only inside WallEditorProvider. */
-export function useSavingOfWall(): Saving {
-  const saving = useContext(SavingContext)
-  if (!saving) throw new Error('useSavingOfWall outside of WallEditorProvider')
-  return saving
+function useWallStore(): WallStore {
+  const store = useContext(StoreContext)
+  if (!store) throw new Error('no WallEditorProvider above')
+  return store
 }
 
-/** The plan a way out would make, while it is looked at. */
-export function usePreview(): Plan | null {
-  return useContext(PreviewContext)
+function useWallState<T>(pick: (state: WallState) => T): T {
+  return useStore(useWallStore().store, pick)
 }
 
-/** The wall on the page. Only inside WallEditorProvider. */
+/**
+ * The wall on the page. While a handle is pulled or a length typed it follows when the hand rests; an edit made from it
+ * leaves alone what it does not speak of. Only inside WallEditorProvider.
+ */
 export function useWallEditor(): WallEditor {
   const editor = useContext(EditorContext)
   if (!editor) throw new Error('useWallEditor outside of WallEditorProvider')
   return editor
 }
 
-/**
- * The wall as it was some frames ago, while a handle is pulled: for sums and stages that only show it. What edits the wall
- * reads it as it is, or the next edit would be made from a wall that is gone. Only inside WallEditorProvider.
- */
-export function useWallBehind(): WallEditor {
-  const editor = useContext(BehindContext)
-  if (!editor) throw new Error('useWallBehind outside of WallEditorProvider')
-  return editor
+/** The wall as it is, redrawn every frame of a pull: for the drawing and its handles. Only inside WallEditorProvider. */
+export function useWallNow() {
+  const { pull, hold, release } = useWallStore()
+  const workpiece = useWallState(({ now }) => now)
+  return { workpiece, plan: planOf(workpiece), wording: wordingOf(workpiece.settings), pull, hold, release }
 }
 
-export interface WallEditorProviderProps {
-  readonly identity: WallIdentity
-  readonly saved: SavedState
-  readonly children: React.ReactNode
+/** The strip lit everywhere, by its id. */
+export function useSelected(): string | null {
+  return useWallState(({ selected }) => selected)
 }
 
-/** Holds a wall while it is worked on: the plan follows every change, saving goes on behind it. */
-export function WallEditorProvider({ identity, saved, children }: WallEditorProviderProps) {
-  const [lookedAt, setLookedAt] = useState<readonly Edit[] | null>(null)
-  const [selected, select] = useState<string | null>(null)
-  const { workpiece, unread, held, saving, ...hands } = useHands(
-    `/jobs/${identity.job.id}/walls/${identity.id}/document`,
-    saved,
-    setLookedAt,
+/** Text in fields that can't be used as typed, by the field's name. */
+export function useUnread(): Readonly<Record<string, Unread>> {
+  return useWallState(({ unread }) => unread)
+}
+
+/** How saving stands, what undo and redo would do. Only inside WallEditorProvider. */
+export function useSaving<T>(pick: (state: SaverState) => T): T {
+  return useStore(useWallStore().saver.store, pick)
+}
+
+export function useSaver(): Saver {
+  return useWallStore().saver
+}
+
+/** What was done at the wall: acts outside the documents, which undo leaves alone. Only inside WallEditorProvider. */
+export function useOutbox(): Outbox {
+  const outbox = useContext(OutboxContext)
+  if (!outbox) throw new Error('useOutbox outside of WallEditorProvider')
+  return outbox
+}
+
+/** The plan a way out would make, while it is looked at. */
+export function usePreview(): Plan | null {
+  const lookedAt = useWallState((state) => state.lookedAt)
+  const shown = useWallState((state) => state.shown)
+  return useMemo(
+    () => (lookedAt ? planOf(applyEdits(shown, lookedAt as readonly Edit[])) : null),
+    [lookedAt, shown],
   )
-  const plan = useMemo(() => computePlan(workpiece), [workpiece])
-  const preview = useMemo(
-    () => (lookedAt ? computePlan(applyEdits(workpiece, lookedAt)) : null),
-    [lookedAt, workpiece],
-  )
+}
+
+/** What panels see: one value a change, plan and boards with it. */
+function ShownProvider({ identity, children }: { identity: WallIdentity; children: React.ReactNode }) {
+  const { edit, saveNow, restore, select, lookAt, reportUnread } = useWallStore()
+  const workpiece = useWallState((state) => state.shown)
+  const held = useWallState((state) => state.held)
+  const plan = planOf(workpiece)
   const cut = useAtRest(plan.cutList, held)
   const found = useBoards(cut, workpiece.settings)
   // boards that rest are those of the wall before the pull: they must not pass for this one's
   const rests = cut !== plan.cutList
   const boards = useMemo(() => (rests ? { ...found, searching: true, rests: true } : found), [found, rests])
+  const editor = useMemo((): WallEditor => {
+    const wording = wordingOf(workpiece.settings)
+    const acts = { edit, saveNow, restore, select, lookAt, reportUnread }
+    return { identity, workpiece, plan, wording, boards, ...acts }
+  }, [identity, workpiece, plan, boards, edit, saveNow, restore, select, lookAt, reportUnread])
+  return <EditorContext value={editor}>{children}</EditorContext>
+}
 
-  const { units, tape, materials, currency } = workpiece.settings
-  const wording = useMemo(
-    () => ({ format: { units, tape }, materials, currency }),
-    [units, tape, materials, currency],
+export interface WallEditorProviderProps {
+  readonly identity: WallIdentity
+  readonly documents: readonly StoredDocument[]
+  readonly history: PageHistory
+  readonly acts: readonly Act[]
+  readonly children: React.ReactNode
+}
+
+/** Holds a wall while it is worked on: the plan follows every change, saving goes on behind it. */
+export function WallEditorProvider({
+  identity,
+  documents,
+  history,
+  acts,
+  children,
+}: WallEditorProviderProps) {
+  const [store] = useState(() => {
+    const url = `/jobs/${identity.job.id}/walls/${identity.id}/document`
+    return createWallStore(browserSaver(url, `wall/${identity.id}`, documents, history))
+  })
+  const [outbox] = useState(() =>
+    browserOutbox(`/jobs/${identity.job.id}/walls/${identity.id}/acts`, identity.id, acts),
   )
-  const { edit, saveNow, hold, release, restore, reportUnread } = hands
-  const editor = useMemo(
-    (): WallEditor => ({
-      identity,
-      workpiece,
-      plan,
-      wording,
-      boards,
-      saveNow,
-      hold,
-      release,
-      restore,
-      selected,
-      select,
-      edit,
-      lookAt: setLookedAt,
-      unread,
-      reportUnread,
-    }),
-    [
-      identity,
-      workpiece,
-      plan,
-      wording,
-      boards,
-      saveNow,
-      hold,
-      release,
-      restore,
-      selected,
-      edit,
-      unread,
-      reportUnread,
-    ],
-  )
+  useEffect(() => store.start(), [store])
+  useEffect(() => outbox.start(), [outbox])
   return (
-    <EditorContext value={editor}>
-      <BehindContext value={useDeferredValue(editor)}>
-        <SavingContext value={saving}>
-          <PreviewContext value={preview}>{children}</PreviewContext>
-        </SavingContext>
-      </BehindContext>
-    </EditorContext>
+    <StoreContext value={store}>
+      <OutboxContext value={outbox}>
+        <ShownProvider identity={identity}>{children}</ShownProvider>
+      </OutboxContext>
+    </StoreContext>
   )
 }
+
+export type { Pace, Unread }

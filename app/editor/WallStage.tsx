@@ -20,7 +20,7 @@ import { findingText, layoutTitle, patternWords } from '~/messages'
 import { Fractions } from '~/ui/Fractions'
 import { narrow, space, type } from '~/ui/theme'
 import { GapHandle, HeightHandle } from './StageHandles'
-import { usePreview, useWallEditor } from './WallEditor'
+import { usePreview, useSelected, useUnread, useWallEditor, useWallNow } from './WallEditor'
 
 const Stage = styled.div<{ $height: string }>`
   position: relative;
@@ -97,7 +97,10 @@ export function WallStage({
   over,
 }: WallStageProps) {
   const preview = usePreview()
-  const { plan, workpiece, selected, select, wording, unread } = useWallEditor()
+  const { plan, workpiece, wording } = useWallNow()
+  const { select } = useWallEditor()
+  const selected = useSelected()
+  const unread = useUnread()
   const { survey } = workpiece.wall
   const { tape, units } = workpiece.settings
   const box = useRef<HTMLDivElement>(null)

@@ -6,7 +6,7 @@ import { database } from '~/server/db/database.server'
 import { readForm, textOf } from '~/server/forms.server'
 import { jobExists, renameJob } from '~/server/jobs.server'
 import { jobView } from '~/server/jobView.server'
-import { archiveWall, createWall, duplicateWall, wallPage } from '~/server/walls.server'
+import { archiveWall, createWall, duplicateWall, wallExists } from '~/server/walls.server'
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
   { title: `${loaderData?.job.name ?? 'Job'} · Regla` },
@@ -39,7 +39,7 @@ export async function action({ request, params }: Route.ActionArgs) {
     return {}
   }
   const wallId = textOf(form, 'wallId')
-  if (!wallPage(db, { jobId, wallId })) throw data('There is no such wall in this job.', { status: 404 })
+  if (!wallExists(db, { jobId, wallId })) throw data('There is no such wall in this job.', { status: 404 })
   if (intent === 'duplicateWall') duplicateWall(db, { jobId, wallId })
   else if (intent === 'archiveWall') archiveWall(db, wallId, true)
   else if (intent === 'restoreWall') archiveWall(db, wallId, false)

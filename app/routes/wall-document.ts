@@ -1,16 +1,18 @@
 import { data } from 'react-router'
 import type { Route } from './+types/wall-document'
+import { refusalText } from '~/messages'
 import { database } from '~/server/db/database.server'
-import { changeWall } from '~/server/wallChanges.server'
+import { changePage } from '~/server/pageChanges.server'
+import { pageOfWall } from '~/server/pages.server'
 
 export async function action({ request, params }: Route.ActionArgs) {
+  const page = pageOfWall(database(), params)
+  if (!page) return Response.json({ kind: 'refused', problems: [refusalText.noSuchPage] }, { status: 404 })
   const posted: unknown = await request.json().catch(() => null)
-  const answer = changeWall(database(), params, posted)
-  if (!answer.ok)
-    return Response.json({ kind: 'refused', problems: ['There is no such wall.'] }, { status: 404 })
-  return Response.json(answer.value, { status: answer.value.kind === 'refused' ? 422 : 200 })
+  const answer = changePage(database(), page, posted)
+  return Response.json(answer, { status: answer.kind === 'refused' ? 422 : 200 })
 }
 
 export function loader() {
-  throw data('A wall’s document is only written here.', { status: 405 })
+  throw data('A wall’s documents are only written here.', { status: 405 })
 }

@@ -3,6 +3,7 @@ import { data, Outlet, type ShouldRevalidateFunctionArgs } from 'react-router'
 import type { Route } from './+types/wall'
 import { WallEditorProvider } from '~/editor/WallEditor'
 import { Workbench } from '~/editor/Workbench'
+import { actsOf } from '~/server/acts.server'
 import { database } from '~/server/db/database.server'
 import { wallsBeside } from '~/server/rooms.server'
 import { wallPage } from '~/server/walls.server'
@@ -15,7 +16,8 @@ export function loader({ params }: Route.LoaderArgs) {
   const page = wallPage(database(), params)
   if (!page)
     throw data('There is no such wall in this job. It may have been on another machine.', { status: 404 })
-  return { ...page, beside: wallsBeside(database(), page.room.id, page.id) }
+  const db = database()
+  return { ...page, beside: wallsBeside(db, page.room.id, page.id), acts: actsOf(db, page.id) }
 }
 
 /** While the page is open the browser's copy is the one being worked on. */
@@ -24,12 +26,14 @@ export function shouldRevalidate({ currentParams, nextParams }: ShouldRevalidate
 }
 
 export default function Wall({ loaderData }: Route.ComponentProps) {
-  const { job, room, id, name, beside, ...saved } = loaderData
+  const { job, room, id, name, beside, documents, history, acts } = loaderData
   return (
     <WallEditorProvider
       key={id}
       identity={useMemo(() => ({ job, room, id, name, beside }), [job, room, id, name, beside])}
-      saved={saved}
+      documents={documents}
+      history={history}
+      acts={acts}
     >
       <Workbench>
         <Outlet />

@@ -1,5 +1,6 @@
 import { computePlan } from '~/core/computePlan'
 import { layoutTitle, say } from '~/messages'
+import { workpieceOf } from '~/model'
 import type { Database } from './db/database.server'
 import { jobDetail } from './jobs.server'
 import { wallPage } from './walls.server'
@@ -13,8 +14,9 @@ export function jobView(db: Database, jobId: string) {
   const factsOf = (wallId: string) => {
     const page = wallPage(db, { jobId, wallId })
     if (!page) return ''
-    const { survey } = page.wall
-    const plan = computePlan({ wall: page.wall, settings: page.settings })
+    const workpiece = workpieceOf(page.documents)
+    const { survey } = workpiece.wall
+    const plan = computePlan(workpiece)
     return `${say(survey.width, wording)} × ${say(survey.height, wording)}, ${layoutTitle(plan, wording)}`
   }
   return {

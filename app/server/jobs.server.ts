@@ -1,9 +1,11 @@
 import { and, asc, desc, eq, isNotNull, isNull, like, or } from 'drizzle-orm'
-import { type JobFile, type Settings, startingSettings, readWall, readSettings } from '~/model'
+import { type JobFile, type Settings, startingSettings } from '~/model'
 import { type Database } from './db/database.server'
 import { jobs, rooms, walls } from './db/schema.server'
 import { createDocument, readDocument } from './documents.server'
 import { newId } from './ids.server'
+import { wallDocument } from './pages.server'
+import { insertWall } from './walls.server'
 
 export interface JobSummary {
   readonly id: string
@@ -92,7 +94,7 @@ export function jobDetail(db: Database, jobId: string): JobDetail | null {
     name: job.name,
     client: job.client,
     archived: job.archivedAt !== null,
-    settings: readSettings(readDocument(db, job.settingsId).body),
+    settings: readDocument(db, 'settings', job.settingsId).body,
     rooms: db
       .select()
       .from(rooms)
@@ -150,7 +152,7 @@ export function exportJob(db: Database, jobId: string): JobFile | null {
           return {
             id: wall.id,
             name: wall.name,
-            ...readWall(readDocument(db, row.documentId).body),
+            ...wallDocument(db, row),
           }
         }),
     })),
@@ -165,8 +167,7 @@ export function importJob(db: Database, file: JobFile, id = newId()): string {
       const roomId = newId()
       tx.insert(rooms).values({ id: roomId, jobId: id, name: room.name, position: roomPosition }).run()
       room.walls.forEach(({ name, survey, design }, position) => {
-        const documentId = createDocument(tx, { survey, design })
-        tx.insert(walls).values({ id: newId(), roomId, name, position, documentId }).run()
+        insertWall(tx, roomId, name, { survey, design }, position)
       })
     })
     return id

@@ -1,9 +1,14 @@
 import { readFileSync } from 'node:fs'
 import { readJobFile } from '~/core/files/readJobFile'
-import { database } from './db/database.server'
-import { importJob, jobExists } from './jobs.server'
+import { computePlan } from '~/core/computePlan'
+import { workpieceOf } from '~/model'
+import { recordActs } from './acts.server'
+import { type Database, database } from './db/database.server'
+import { importJob, jobDetail, jobExists } from './jobs.server'
+import { wallPage } from './walls.server'
 
 const DEMO_JOB_ID = 'demo'
+const MARKED_IN_DEMO = 2
 const DEMO_FILE = 'examples/tern-cottage.regla.json'
 
 /** Opens and migrates the database at start; adds the demo job when asked to and not there yet. */
@@ -13,4 +18,21 @@ export function prepareData(): void {
   const file = readJobFile(readFileSync(DEMO_FILE, 'utf8'))
   if (!file.ok) throw new Error(`the demo job file is broken: ${JSON.stringify(file.issue)}`)
   importJob(db, file.value, DEMO_JOB_ID)
+  beginMarking(db)
+}
+
+/** The demo's first wall is being marked: its first strips are on the wall. */
+function beginMarking(db: Database): void {
+  const wallId = jobDetail(db, DEMO_JOB_ID)?.rooms[0]?.walls[0]?.id
+  const page = wallId ? wallPage(db, { jobId: DEMO_JOB_ID, wallId }) : null
+  if (!page) return
+  const { uprights } = computePlan(workpieceOf(page.documents)).layout
+  const acts = uprights.slice(0, MARKED_IN_DEMO).map(({ id, left }, i) => ({
+    id: `demo-mark-${i}`,
+    kind: 'marked',
+    strip: id,
+    left: Math.round(left),
+    doneAt: Date.now() + i,
+  }))
+  recordActs(db, { jobId: DEMO_JOB_ID, wallId: page.id }, acts)
 }

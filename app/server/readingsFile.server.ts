@@ -1,4 +1,5 @@
 import { readingsTemplate, readingsToCsv } from '~/core/files/readingsCsv'
+import { workpieceOf } from '~/model'
 import type { Database } from './db/database.server'
 import { wallPage } from './walls.server'
 
@@ -8,5 +9,8 @@ export function readingsFile(db: Database, ids: { jobId: string; wallId: string 
   if (!page) return null
   if (template) return { name: 'readings-template.csv', text: readingsTemplate() }
   const name = page.name.replace(/[^A-Za-z0-9 _-]/g, '').trim() || 'wall'
-  return { name: `${name} readings.csv`, text: readingsToCsv(page.wall.survey.readings) }
+  return {
+    name: `${name} readings.csv`,
+    text: readingsToCsv(workpieceOf(page.documents).wall.survey.readings),
+  }
 }

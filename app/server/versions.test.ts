@@ -1,13 +1,16 @@
 import { copyFileSync, mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import type { Database } from 'better-sqlite3'
 import { computePlan } from '~/core/computePlan'
 import { materialsOf } from '~/core/files/readJobFile'
-import { inForce } from '~/model'
+import { inForce, workpieceOf } from '~/model'
+import { wallWindow } from '../../tests/windows'
 import { openDatabase } from './db/database.server'
 import { exportJob, jobDetail } from './jobs.server'
-import { changeWall } from './wallChanges.server'
-import { createWall, stepWall, wallPage } from './walls.server'
+import { changePage } from './pageChanges.server'
+import { pageOfWall, storedDocuments } from './pages.server'
+import { createWall, wallPage } from './walls.server'
 
 /** A database as the first version of documents left it, with a wall that was turned from battens to a grid to boxes. */
 function databaseOf1() {
@@ -17,66 +20,77 @@ function databaseOf1() {
 }
 const ids = { jobId: 'job-before', wallId: '6dc37771cbb58e7' }
 
+const surveyOf = (db: ReturnType<typeof databaseOf1>) => wallWindow(db, ids).body('survey')
+
 describe('a database of version 1', () => {
   test('its walls open, its job goes out as a file', () => {
     const db = databaseOf1()
-    const page = wallPage(db, ids)
-    expect(page && inForce(page.wall.design)).toMatchObject({ pattern: 'boxes', corners: { left: 'cope' } })
+    const design = wallWindow(db, ids).body('design')
+    expect(inForce(design)).toMatchObject({ pattern: 'boxes', corners: { left: 'cope' } })
     // rows set before the wall was turned to boxes come back with the grid
-    expect(page?.wall.design.patterns.grid).toMatchObject({ rows: [1, 2], border: 'miter' })
+    expect(design.patterns.grid).toMatchObject({ rows: [1, 2], border: 'miter' })
     expect(exportJob(db, ids.jobId)).toMatchObject({ version: 2 })
     expect(jobDetail(db, ids.jobId)?.rooms.map(({ name }) => name)).toContain('Landing')
   })
 
-  test('undo walks back through revisions of that time, a save writes the version of now', () => {
+  test('every wall has its two documents, with all that was saved of each', () => {
     const db = databaseOf1()
-    const patterns: string[] = []
-    for (;;) {
-      const page = wallPage(db, ids)
-      if (!page?.history.canUndo) break
-      const stepped = stepWall(db, ids, 'undo')
-      if (stepped?.kind !== 'saved') break
-      patterns.push(stepped.state.wall.design.pattern)
-    }
-    // before the grid it stood in pine the job does not have, which is refused, as ever
-    expect(patterns).toEqual(['grid', 'grid'])
-    expect(stepWall(db, ids, 'redo')?.kind).toBe('saved')
-    const page = wallPage(db, ids)
-    if (!page) throw new Error('no wall')
-    const { revisions, settings } = page
-    const request = { intent: 'save', base: revisions, settings, overwrite: false }
-    const design = { ...page.wall.design, own: { ...page.wall.design.own, locked: true } }
-    expect(changeWall(db, ids, { ...request, wall: { ...page.wall, design } })).toMatchObject({
-      ok: true,
-      value: { kind: 'saved', state: { wall: { design: { version: 2, own: { locked: true } } } } },
-    })
+    const sqlite = (db as unknown as { $client: Database }).$client
+    const count = (of: string) => (sqlite.prepare(`select count(*) n from ${of}`).get() as { n: number }).n
+    expect(count("revisions where json_extract(body, '$.design') is not null")).toBe(0)
+    expect(count('revisions where body is null')).toBe(0)
+    expect(count("revisions where json_extract(body, '$.width') is not null")).toBe(
+      count("revisions where json_extract(body, '$.pattern') is not null"),
+    )
+    expect(sqlite.pragma('foreign_key_check')).toEqual([])
+    expect(sqlite.pragma('integrity_check', { simple: true })).toBe('ok')
+    // opened again nothing is done twice
+    expect(surveyOf(db).width).toBeGreaterThan(0)
   })
 
-  test('what a page of before the update still saves is taken as it means it', () => {
+  test('undo walks back through revisions of that time, a save writes the version of now', async () => {
     const db = databaseOf1()
-    const page = wallPage(db, ids)
-    if (!page) throw new Error('no wall')
-    const { boxes: _, pattern: __, ...had } = inForce(page.wall.design)
-    const design = { ...had, version: 1, pattern: 'slats' }
-    const answer = changeWall(db, ids, {
+    const window = wallWindow(db, ids)
+    const patterns: string[] = []
+    for (let i = 0; i < 20; i += 1) {
+      const before = window.saver.store.getState().history.undo?.change
+      await window.saver.step('undo')
+      if (window.saver.store.getState().history.undo?.change === before) break
+      patterns.push(window.body('design').pattern)
+    }
+    // before the grid it stood in pine the job does not have, which is refused, as ever
+    expect(window.saver.store.getState().note).toMatch(/material that is in use/)
+    expect(patterns).toEqual(['grid', 'grid'])
+    await window.saver.step('redo')
+    await window.change('design', (design) => ({ ...design, own: { ...design.own, locked: true } }))
+    expect(window.status()).toBe('saved')
+    expect(wallWindow(db, ids).body('design')).toMatchObject({ version: 2, own: { locked: true } })
+  })
+
+  test('a body of before the update is taken as it means it', () => {
+    const db = databaseOf1()
+    const page = pageOfWall(db, ids)
+    const stored = page && storedDocuments(db, page).find(({ kind }) => kind === 'design')
+    if (!page || stored?.kind !== 'design') throw new Error('no wall')
+    const { boxes: _, pattern: __, ...had } = inForce(stored.body)
+    const answer = changePage(db, page, {
       intent: 'save',
-      base: page.revisions,
-      settings: page.settings,
-      overwrite: false,
-      wall: { survey: page.wall.survey, design },
+      clashing: 'ask',
+      token: 't',
+      after: [],
+      documents: [{ id: stored.id, base: stored.revision, body: { ...had, version: 1, pattern: 'slats' } }],
     })
-    expect(answer).toMatchObject({ ok: true, value: { kind: 'saved' } })
-    expect(wallPage(db, ids)?.wall.design.patterns.slats).toBeDefined()
+    expect(answer).toMatchObject({ kind: 'done' })
+    expect(wallWindow(db, ids).body('design').patterns.slats).toBeDefined()
   })
 
   test('a new wall in a job without the usual stuff starts from what the job has', () => {
     const db = databaseOf1()
     const wallId = createWall(db, { jobId: ids.jobId, roomName: 'Landing', name: 'Beside it' })
-    const page = wallPage(db, { jobId: ids.jobId, wallId })
-    if (!page) throw new Error('no wall')
-    const known = new Set(page.settings.materials.map(({ id }) => id))
+    const { wall, settings } = workpieceOf(wallPage(db, { jobId: ids.jobId, wallId })?.documents ?? [])
+    const known = new Set(settings.materials.map(({ id }) => id))
     expect(known.has('pine-1x3')).toBe(false)
-    expect(materialsOf(page.wall.design).filter(({ material }) => !known.has(material))).toEqual([])
-    expect(computePlan({ wall: page.wall, settings: page.settings }).pieces.length).toBeGreaterThan(0)
+    expect(materialsOf(wall.design).filter(({ material }) => !known.has(material))).toEqual([])
+    expect(computePlan({ wall, settings }).pieces.length).toBeGreaterThan(0)
   })
 })

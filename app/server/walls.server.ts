@@ -1,39 +1,26 @@
 import { and, eq, max } from 'drizzle-orm'
-import { materialsOf } from '~/core/files/readJobFile'
 import {
   blankSurvey,
-  type Settings,
+  type PageHistory,
   startingDesign,
+  type StoredDocument,
   type WallDocument,
-  readWall,
-  readSettings,
 } from '~/model'
 import type { Database } from './db/database.server'
 import { jobs, rooms, walls } from './db/schema.server'
-import {
-  createDocument,
-  type History,
-  historyOf,
-  nextChange,
-  readDocument,
-  writeDocument,
-} from './documents.server'
+import { createDocument, readDocument } from './documents.server'
+import { historyOf } from './history.server'
 import { newId } from './ids.server'
-import { stepDocuments, type Stepped } from './steps.server'
+import { pageOfWall, storedDocuments, wallDocument } from './pages.server'
 
-/** The two documents a wall page edits, with the revisions they were read at. */
-export interface WallState {
-  readonly wall: WallDocument
-  readonly settings: Settings
-  readonly revisions: { readonly wall: number; readonly settings: number }
-  readonly history: History
-}
-
-export interface WallPage extends WallState {
+/** All a wall page shows. */
+export interface WallPage {
   readonly job: { readonly id: string; readonly name: string }
   readonly room: { readonly id: string; readonly name: string }
   readonly id: string
   readonly name: string
+  readonly documents: readonly StoredDocument[]
+  readonly history: PageHistory
 }
 
 interface WallIds {
@@ -50,8 +37,8 @@ function findWall(db: Database, { jobId, wallId }: WallIds) {
       roomName: rooms.name,
       jobId: jobs.id,
       jobName: jobs.name,
-      documentId: walls.documentId,
-      settingsId: jobs.settingsId,
+      surveyId: walls.surveyId,
+      designId: walls.designId,
     })
     .from(walls)
     .innerJoin(rooms, eq(walls.roomId, rooms.id))
@@ -60,89 +47,22 @@ function findWall(db: Database, { jobId, wallId }: WallIds) {
     .get()
 }
 
-function stateOf(db: Database, documentId: string, settingsId: string): WallState {
-  const wall = readDocument(db, documentId)
-  const settings = readDocument(db, settingsId)
-  return {
-    wall: readWall(wall.body),
-    settings: readSettings(settings.body),
-    revisions: { wall: wall.revision, settings: settings.revision },
-    history: historyOf(db, [documentId, settingsId]),
-  }
+export function wallExists(db: Database, ids: WallIds): boolean {
+  return findWall(db, ids) !== undefined
 }
 
 /** All a wall page shows; null when the job has no such wall. */
 export function wallPage(db: Database, ids: WallIds): WallPage | null {
-  const found = findWall(db, ids)
-  if (!found) return null
+  const [found, page] = [findWall(db, ids), pageOfWall(db, ids)]
+  if (!found || !page) return null
   return {
     id: found.id,
     name: found.name,
     room: { id: found.roomId, name: found.roomName },
     job: { id: found.jobId, name: found.jobName },
-    ...stateOf(db, found.documentId, found.settingsId),
+    documents: storedDocuments(db, page),
+    history: historyOf(db, page),
   }
-}
-
-export interface Save {
-  readonly base: { readonly wall: number; readonly settings: number }
-  readonly wall: WallDocument
-  readonly settings: Settings
-  /** Save although somebody else saved since `base`. */
-  readonly overwrite: boolean
-}
-
-export type SaveOutcome = { readonly kind: 'saved' | 'conflict'; readonly state: WallState }
-
-/** Appends what changed; refuses when another window saved in between. Null when there is no such wall. */
-export function saveWall(db: Database, ids: WallIds, save: Save): SaveOutcome | null {
-  const found = findWall(db, ids)
-  if (!found) return null
-  return db.transaction((tx) => {
-    const before = stateOf(tx, found.documentId, found.settingsId)
-    const moved = before.revisions.wall !== save.base.wall || before.revisions.settings !== save.base.settings
-    if (moved && !save.overwrite) return { kind: 'conflict' as const, state: before }
-    const change = nextChange(tx)
-    if (JSON.stringify(before.wall) !== JSON.stringify(save.wall))
-      writeDocument(tx, found.documentId, save.wall, change)
-    if (JSON.stringify(before.settings) !== JSON.stringify(save.settings))
-      writeDocument(tx, found.settingsId, save.settings, change)
-    tx.update(jobs).set({ updatedAt: Date.now() }).where(eq(jobs.id, found.jobId)).run()
-    return { kind: 'saved' as const, state: stateOf(tx, found.documentId, found.settingsId) }
-  })
-}
-
-/** Walls of the job that name a material its settings do not have. */
-export function wallsWithoutMaterial(db: Database, jobId: string, settings: Settings): string[] {
-  const known = new Set(settings.materials.map(({ id }) => id))
-  return db
-    .select({ name: walls.name, documentId: walls.documentId })
-    .from(walls)
-    .innerJoin(rooms, eq(walls.roomId, rooms.id))
-    .where(eq(rooms.jobId, jobId))
-    .all()
-    .filter(({ documentId }) => {
-      const { design } = readWall(readDocument(db, documentId).body)
-      return materialsOf(design).some(({ material }) => !known.has(material))
-    })
-    .map(({ name }) => name)
-}
-
-/**
- * Steps the wall's and the job's documents back or forward by one change. Not done where it would take away a
- * material another wall is made of. Null when there is no such wall.
- */
-export function stepWall(db: Database, ids: WallIds, way: 'undo' | 'redo'): Stepped<WallState> | null {
-  const found = findWall(db, ids)
-  if (!found) return null
-  const { documentId, settingsId, jobId } = found
-  return stepDocuments(
-    db,
-    [documentId, settingsId],
-    way,
-    (tx) => stateOf(tx, documentId, settingsId),
-    (tx, settings) => wallsWithoutMaterial(tx, jobId, settings),
-  )
 }
 
 function nextPosition(db: Database, roomId: string): number {
@@ -152,6 +72,20 @@ function nextPosition(db: Database, roomId: string): number {
     .where(eq(walls.roomId, roomId))
     .get()
   return (row?.last ?? -1) + 1
+}
+
+/** Puts a wall last in a room, its survey and its design as documents of their own. */
+export function insertWall(
+  db: Database,
+  roomId: string,
+  name: string,
+  { survey, design }: WallDocument,
+  position = nextPosition(db, roomId),
+): string {
+  const id = newId()
+  const [surveyId, designId] = [createDocument(db, survey), createDocument(db, design)]
+  db.insert(walls).values({ id, roomId, name, position, surveyId, designId }).run()
+  return id
 }
 
 export interface NewWall {
@@ -171,13 +105,8 @@ export function createWall(db: Database, { jobId, roomName, name }: NewWall): st
     }
     const job = tx.select({ settingsId: jobs.settingsId }).from(jobs).where(eq(jobs.id, jobId)).get()
     if (!job) throw new Error(`no job '${jobId}' to make a wall in`)
-    const { materials } = readSettings(readDocument(tx, job.settingsId).body)
-    const documentId = createDocument(tx, { survey: blankSurvey(), design: startingDesign(materials) })
-    const id = newId()
-    tx.insert(walls)
-      .values({ id, roomId, name, position: nextPosition(tx, roomId), documentId })
-      .run()
-    return id
+    const { materials } = readDocument(tx, 'settings', job.settingsId).body
+    return insertWall(tx, roomId, name, { survey: blankSurvey(), design: startingDesign(materials) })
   })
 }
 
@@ -186,13 +115,8 @@ export function duplicateWall(db: Database, ids: WallIds): string | null {
   const found = findWall(db, ids)
   if (!found) return null
   return db.transaction((tx) => {
-    const documentId = createDocument(tx, readDocument(tx, found.documentId).body)
-    const id = newId()
     const name = `${found.name} (copy)`.slice(0, 80)
-    tx.insert(walls)
-      .values({ id, roomId: found.roomId, name, position: nextPosition(tx, found.roomId), documentId })
-      .run()
-    return id
+    return insertWall(tx, found.roomId, name, wallDocument(tx, found))
   })
 }
 

@@ -31,7 +31,7 @@ export async function expectAccessible(page: Page) {
 
 /** The word beside the undo buttons says that all is saved. */
 export async function expectSaved(page: Page) {
-  await expect(page.getByRole('status').filter({ hasText: 'saved' })).toHaveText('✓ saved')
+  await expect(page.getByRole('status').filter({ hasText: 'saved' })).toHaveText(/^✓ saved/)
 }
 
 export async function openStage(page: Page, name: string) {

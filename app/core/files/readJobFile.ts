@@ -19,13 +19,16 @@ export function pathText(path: readonly PropertyKey[]): string {
     .join('')
 }
 
-/** The issues a person can act on: of a union, those of the branch that came nearest. */
-function flatten(issues: readonly z.core.$ZodIssue[], above: readonly PropertyKey[]): FileProblem[] {
+/** The problems of a schema a person can act on, below the path `above`: of a union, those of the branch that came nearest. */
+export function schemaProblems(
+  issues: readonly z.core.$ZodIssue[],
+  above: readonly PropertyKey[],
+): FileProblem[] {
   return issues.flatMap((issue): FileProblem[] => {
     const path = [...above, ...issue.path]
     if (issue.code === 'invalid_union' && issue.errors.length > 0) {
       const typed = issue.errors.find((branch) => branch.some(({ code }) => code === 'custom'))
-      if (typed) return flatten(typed, path)
+      if (typed) return schemaProblems(typed, path)
     }
     return [{ code: 'schema', path: pathText(path), issue }]
   })
@@ -100,7 +103,7 @@ export function readJobFile(text: string): Result<JobFile, readonly FileProblem[
     ])
   }
   const parsed = parseJobFile(raw)
-  if (!parsed.success) return fail(flatten(parsed.error.issues, []))
+  if (!parsed.success) return fail(schemaProblems(parsed.error.issues, []))
   const problems = crossChecks(parsed.data)
   return problems.length > 0 ? fail(problems) : ok(parsed.data)
 }

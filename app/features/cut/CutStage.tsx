@@ -3,7 +3,7 @@ import { batchAdvice } from '~/core/cutting/batch'
 import { rowFixings } from '~/core/cutting/fixing'
 import { BoardRows } from '~/editor/BoardRows'
 import { ReadyToCut } from '~/editor/ReadyToCut'
-import { useWallEditor } from '~/editor/WallEditor'
+import { useSelected, useWallEditor } from '~/editor/WallEditor'
 import { WallStage } from '~/editor/WallStage'
 import { Column, Heading, Side, Split } from '~/editor/Workbench'
 import { isUpright, type Piece } from '~/core/pieces'
@@ -48,7 +48,8 @@ function rowNames(pieces: readonly Piece[]): string {
 
 /** Stage: what to cut. */
 export function CutStage() {
-  const { plan, boards, wording, workpiece, selected, select } = useWallEditor()
+  const { plan, boards, wording, workpiece, select } = useWallEditor()
+  const selected = useSelected()
   const longest = Math.max(1, ...plan.cutList.map(({ cutLength }) => cutLength))
   const byId = new Map(plan.pieces.map((piece) => [piece.id, piece]))
   const several = boards.materials.length > 1

@@ -1,3 +1,4 @@
+import { Check } from 'lucide-react'
 import { useState } from 'react'
 import { styled } from 'styled-components'
 import {
@@ -10,13 +11,15 @@ import {
   runningMarks,
   spacerBlock,
 } from '~/core/marks/runningMarks'
-import { useWallEditor } from '~/editor/WallEditor'
+import { useSelected, useWallEditor } from '~/editor/WallEditor'
 import { WallStage } from '~/editor/WallStage'
 import { Drawn, Heading, Side, Split } from '~/editor/Workbench'
 import { formatExact, inches, type Length, type TapeReading, tickOf, ZERO } from '~/length'
 import { capital, heightMarkName, hookName, say, sayWithUnit, stripName, patternWords } from '~/messages'
 import { Fractions } from '~/ui/Fractions'
+import { Toggle } from '~/ui/Toggle'
 import { MarkWalk } from './MarkWalk'
+import { useMarked } from './useMarked'
 import { LengthField } from '~/ui/LengthField'
 import { Row, Soft } from '~/ui/page'
 import { Picks } from '~/ui/Picks'
@@ -52,9 +55,11 @@ function useHooks(datum: Datum, hook: Hook): { hook: Hook; name: string }[] {
 }
 
 function MarksTable({ datum, edge, hook }: { datum: Datum; edge: Edge; hook: Hook }) {
-  const { plan, workpiece, selected, select } = useWallEditor()
+  const { plan, workpiece, select } = useWallEditor()
+  const selected = useSelected()
   const { tape, units } = workpiece.settings
   const hooks = useHooks(datum, hook)
+  const { marked, setMarked } = useMarked()
   const columns = hooks.map((each) => runningMarks(plan.layout, datum, tape, each.hook))
   return (
     <Table>
@@ -72,6 +77,7 @@ function MarksTable({ datum, edge, hook }: { datum: Datum; edge: Edge; hook: Hoo
             </th>
           ))}
           {hooks.length === 1 ? <th scope="col">Exact</th> : null}
+          <th scope="col">On the wall</th>
         </tr>
       </thead>
       <tbody>
@@ -99,6 +105,15 @@ function MarksTable({ datum, edge, hook }: { datum: Datum; edge: Edge; hook: Hoo
                 <Fractions text={formatExact(mark[edge].exact, units)} />
               </td>
             ) : null}
+            <td>
+              <Toggle
+                aria-label={`${stripName(mark.stripId)} is marked on the wall`}
+                isSelected={marked.has(mark.stripId)}
+                onChange={(done) => setMarked(mark.stripId, done)}
+              >
+                {marked.has(mark.stripId) ? <Check size={18} aria-hidden /> : null}
+              </Toggle>
+            </td>
           </tr>
         ))}
       </tbody>

@@ -1,4 +1,4 @@
-import { ChevronLeft, ChevronRight } from 'lucide-react'
+import { Check, ChevronLeft, ChevronRight } from 'lucide-react'
 import { styled } from 'styled-components'
 import {
   type Datum,
@@ -9,12 +9,13 @@ import {
   runningMarks,
   spacerBlock,
 } from '~/core/marks/runningMarks'
-import { useWallEditor } from '~/editor/WallEditor'
+import { useSelected, useWallEditor } from '~/editor/WallEditor'
 import { tickOf } from '~/length'
 import { hookName, say, stripName } from '~/messages'
 import { Button } from '~/ui/Button'
 import { Fractions } from '~/ui/Fractions'
 import { narrow, space, type } from '~/ui/theme'
+import { useMarked } from './useMarked'
 
 const Card = styled.section`
   display: none;
@@ -65,7 +66,9 @@ const SIDE_WORDS = { on: 'on the tick', over: 'and a little over', under: 'and a
 
 /** At the wall: one mark at a time, readable from two metres, next and back by thumb. */
 export function MarkWalk({ datum, edge, hook }: { datum: Datum; edge: Edge; hook: Hook }) {
-  const { plan, workpiece, wording, selected, select } = useWallEditor()
+  const { plan, workpiece, wording, select } = useWallEditor()
+  const selected = useSelected()
+  const { marked, setMarked } = useMarked()
   const { tape } = workpiece.settings
   const marks = runningMarks(plan.layout, datum, tape, hook)
   const at = Math.max(
@@ -80,6 +83,7 @@ export function MarkWalk({ datum, edge, hook }: { datum: Datum; edge: Edge; hook
   const otherHook: Hook = hook === 'head' ? 'foot' : 'head'
   const leans = Math.abs(headLessFoot(plan.layout, datum)) > tickOf(tape)
   const other = leans ? runningMarks(plan.layout, datum, tape, otherHook)[at] : undefined
+  const done = marks.filter(({ stripId }) => marked.has(stripId)).length
   const go = (by: number) => select(marks[(at + by + marks.length) % marks.length]?.stripId ?? null)
   return (
     <Card aria-label="One mark at a time">
@@ -112,10 +116,29 @@ export function MarkWalk({ datum, edge, hook }: { datum: Datum; edge: Edge; hook
         <Back aria-label="Mark before" onPress={() => go(-1)}>
           <ChevronLeft size={30} aria-hidden />
         </Back>
-        <Next onPress={() => go(1)}>
-          Marked, next <ChevronRight size={28} aria-hidden />
+        <Next
+          onPress={() => {
+            setMarked(mark.stripId, true)
+            go(1)
+          }}
+        >
+          {marked.has(mark.stripId) ? 'Next' : 'Marked, next'} <ChevronRight size={28} aria-hidden />
         </Next>
       </Way>
+      <Soft role="status">
+        {done === marks.length ? (
+          `✓ All ${marks.length} are on the wall.`
+        ) : (
+          <>
+            <b>{done}</b> of {marks.length} on the wall
+          </>
+        )}
+      </Soft>
+      {marked.has(mark.stripId) ? (
+        <Back onPress={() => setMarked(mark.stripId, false)}>
+          <Check size={20} aria-hidden /> This one is marked: wipe it off
+        </Back>
+      ) : null}
     </Card>
   )
 }

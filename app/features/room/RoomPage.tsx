@@ -1,14 +1,14 @@
-import { Redo2, Undo2 } from 'lucide-react'
 import { useRef } from 'react'
 import { Link } from 'react-router'
 import { styled } from 'styled-components'
 import { useSize } from '~/drawing/interaction/useSize'
 import { roomLayoutEdits } from '~/core/room/sameLayout'
+import { SavingTools, SavingTrouble } from '~/editor/SavingBar'
 import type { Wording } from '~/messages'
 import { Button } from '~/ui/Button'
 import { Logo } from '~/ui/Logo'
 import { PageHeader, Trail } from '~/ui/PageHeader'
-import { Alert, Row, Soft, Spread } from '~/ui/page'
+import { Row, Soft, Spread } from '~/ui/page'
 import { narrow, space } from '~/ui/theme'
 import { CornersPanel } from './CornersPanel'
 import { MatchPanel } from './MatchPanel'
@@ -70,37 +70,19 @@ export function RoomPage({ room: data }: { room: RoomData }) {
           <Link to={`/jobs/${data.job.id}`}>{data.job.name}</Link> / <strong>{data.name}</strong>
         </Trail>
         <Row>
-          <Button
-            $kind="quiet"
-            aria-label="Undo"
-            isDisabled={!room.history.canUndo}
-            onPress={() => void room.step('undo')}
-          >
-            <Undo2 size={20} aria-hidden />
-          </Button>
-          <Button
-            $kind="quiet"
-            aria-label="Redo"
-            isDisabled={!room.history.canRedo}
-            onPress={() => void room.step('redo')}
-          >
-            <Redo2 size={20} aria-hidden />
-          </Button>
-          <span role="status" style={{ minWidth: 84, textAlign: 'right' }}>
-            {{ saved: '✓ saved', saving: 'saving…', failed: 'not saved' }[room.status.kind]}
-          </span>
+          <SavingTools saver={room.saver} here={null} />
         </Row>
+        <SavingTrouble saver={room.saver} here={null} />
       </PageHeader>
       <Page>
         <Spread>
           <h1>{data.name}, wall by wall</h1>
           {first && room.walls.length > 1 ? (
-            <Button onPress={() => void room.edit(roomLayoutEdits(room.walls, first.id))}>
+            <Button onPress={() => room.edit(roomLayoutEdits(room.walls, first.id))}>
               Lay all out like {first.name}
             </Button>
           ) : null}
         </Spread>
-        {room.status.kind === 'failed' ? <Alert role="alert">{room.status.why}</Alert> : null}
         <div ref={box}>
           <Unrolled>
             {room.walls.map((planned) => (

@@ -1,31 +1,25 @@
-import { useMemo, useState } from 'react'
-import { computePlan, type Plan } from '~/core/computePlan'
+import { useEffect, useMemo, useState } from 'react'
+import { useStore } from 'zustand'
+import type { Plan } from '~/core/computePlan'
 import { applyEdits } from '~/core/edits/applyEdit'
-import type { Edit, Settings, WallDocument, Workpiece } from '~/model'
+import { planOf } from '~/editor/planOf'
+import { browserSaver } from '~/editor/saving/browserSaver'
+import type { Held } from '~/editor/saving/heldDocuments'
+import type { Bodies, DocumentKind, Edit, PageHistory, StoredDocument, Workpiece } from '~/model'
 
-/** A wall of the room as the page has it. */
-export interface RoomWall {
-  readonly id: string
-  readonly name: string
-  readonly wall: WallDocument
-  readonly revision: number
-}
-
-export interface RoomState {
-  readonly walls: readonly RoomWall[]
-  readonly settings: Settings
-  readonly history: { readonly canUndo: boolean; readonly canRedo: boolean }
-}
-
-export interface RoomData extends RoomState {
+export interface RoomData {
   readonly id: string
   readonly name: string
   readonly job: { readonly id: string; readonly name: string }
+  readonly walls: readonly {
+    readonly id: string
+    readonly name: string
+    readonly surveyId: string
+    readonly designId: string
+  }[]
+  readonly documents: readonly StoredDocument[]
+  readonly history: PageHistory
 }
-
-type Answer =
-  | { readonly kind: 'saved' | 'conflict'; readonly state: RoomState }
-  | { readonly kind: 'refused'; readonly problems: readonly string[] }
 
 export interface PlannedWall {
   readonly id: string
@@ -37,81 +31,56 @@ export interface PlannedWall {
 /** Edits of several walls, by the wall's id. */
 export type RoomEdits = ReadonlyMap<string, readonly Edit[]>
 
-async function post(url: string, body: unknown): Promise<Answer> {
-  const response = await fetch(url, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify(body),
-  })
-  if (response.status >= 500) throw new Error(`the server answered ${response.status}`)
-  return (await response.json()) as Answer
+function bodyIn<K extends DocumentKind>(held: Held, kind: K, id?: string): Bodies[K] {
+  const found = held.find((document) => document.kind === kind && (id === undefined || document.id === id))
+  if (!found) throw new Error(`the room has no ${kind} '${id ?? ''}'`)
+  return found.body as Bodies[K]
 }
 
-/** The walls of a room while they are worked on together: each change is saved at once, as one step to undo. */
+/** The walls of a room while they are worked on together: each change is saved as one step to undo. */
 export function useRoom(room: RoomData) {
-  const [state, setState] = useState<RoomState>(room)
+  const [saver] = useState(() =>
+    browserSaver(
+      `/jobs/${room.job.id}/rooms/${room.id}/document`,
+      `room/${room.id}`,
+      room.documents,
+      room.history,
+    ),
+  )
+  useEffect(() => saver.start(), [saver])
+  const held = useStore(saver.store, (state) => state.held)
   const [lookedAt, lookAt] = useState<RoomEdits | null>(null)
-  const [status, setStatus] = useState<{ kind: 'saved' | 'saving' | 'failed'; why: string }>({
-    kind: 'saved',
-    why: '',
-  })
-  const url = `/jobs/${room.job.id}/rooms/${room.id}/document`
+  const settings = bodyIn(held, 'settings')
   const planned = useMemo(
     () =>
-      state.walls.map(({ id, name, wall }): PlannedWall => {
-        const workpiece = { wall, settings: state.settings }
-        return { id, name, workpiece, plan: computePlan(workpiece) }
+      room.walls.map(({ id, name, surveyId, designId }): PlannedWall => {
+        const wall = { survey: bodyIn(held, 'survey', surveyId), design: bodyIn(held, 'design', designId) }
+        const workpiece = { wall, settings: bodyIn(held, 'settings') }
+        return { id, name, workpiece, plan: planOf(workpiece) }
       }),
-    [state],
+    [held, room.walls],
   )
   const previews = useMemo(
     () =>
       new Map(
         planned.flatMap(({ id, workpiece }) => {
           const edits = lookedAt?.get(id)
-          return edits ? [[id, computePlan(applyEdits(workpiece, edits))] as const] : []
+          return edits ? [[id, planOf(applyEdits(workpiece, edits))] as const] : []
         }),
       ),
     [planned, lookedAt],
   )
-  const send = async (body: unknown) => {
-    setStatus({ kind: 'saving', why: '' })
-    try {
-      const answer = await post(url, body)
-      if (answer.kind === 'refused') return setStatus({ kind: 'failed', why: answer.problems.join(' ') })
-      setState(answer.state)
-      setStatus(
-        answer.kind === 'saved'
-          ? { kind: 'saved', why: '' }
-          : {
-              kind: 'failed',
-              why: 'A wall was changed in another window; this is its newest state. Do it again if it still fits.',
-            },
-      )
-    } catch {
-      setStatus({ kind: 'failed', why: 'The server can’t be reached. Nothing was changed.' })
-    }
-  }
   const edit = (edits: RoomEdits) => {
     lookAt(null)
-    const walls = state.walls.flatMap(({ id, wall, revision }) => {
-      const own = edits.get(id)
-      return own
-        ? [{ id, base: revision, wall: applyEdits({ wall, settings: state.settings }, own).wall }]
-        : []
+    const bodies = planned.flatMap(({ id, workpiece }) => {
+      const [own, row] = [edits.get(id), room.walls.find((wall) => wall.id === id)]
+      if (!own || !row) return []
+      const { survey, design } = applyEdits(workpiece, own).wall
+      return [[row.surveyId, survey] as const, [row.designId, design] as const]
     })
-    return send({ intent: 'save', walls })
+    saver.put(new Map<string, Bodies[DocumentKind]>(bodies), 0)
   }
-  return {
-    walls: planned,
-    settings: state.settings,
-    history: state.history,
-    status,
-    previews,
-    lookAt,
-    edit,
-    step: (way: 'undo' | 'redo') => send({ intent: way }),
-  }
+  return { walls: planned, settings, saver, previews, lookAt, edit }
 }
 
 export type Room = ReturnType<typeof useRoom>

@@ -3,7 +3,7 @@ import { mergeProps, useFocusRing, useMove } from 'react-aria'
 import { outlineOf } from '~/core/survey/obstacles'
 import { boundsOf } from '~/core/geometry'
 import type { Frame } from '~/drawing/view/frame'
-import { useWallEditor } from '~/editor/WallEditor'
+import { useWallNow } from '~/editor/WallEditor'
 import { nanometers, tickOf } from '~/length'
 import { thingName } from '~/messages'
 import type { Thing } from '~/model'
@@ -17,7 +17,7 @@ interface GripProps {
 
 /** Takes hold of one thing on the drawing and pushes it to its place; arrow keys move it tick by tick. */
 function ThingGrip({ thing, frame, picked, pick }: GripProps) {
-  const { workpiece, edit, hold, release } = useWallEditor()
+  const { workpiece, pull, hold, release } = useWallNow()
   const { things } = workpiece.wall.survey
   const tick = tickOf(workpiece.settings.tape)
   const start = useRef({ left: 0, bottom: 0, x: 0, y: 0 })
@@ -27,7 +27,7 @@ function ThingGrip({ thing, frame, picked, pick }: GripProps) {
     const moved = things.map((each) =>
       each.id === thing.id ? { ...each, left: snap(left), bottom: snap(Math.max(0, bottom)) } : each,
     )
-    edit([{ type: 'patchSurvey', patch: { things: moved } }], pace)
+    pull([{ type: 'patchSurvey', patch: { things: moved } }], pace)
   }
   const { moveProps } = useMove({
     onMoveStart: () => {
@@ -89,7 +89,7 @@ export function ThingGrips({
   picked: string | null
   pick: (id: string) => void
 }) {
-  const { workpiece } = useWallEditor()
+  const { workpiece } = useWallNow()
   return (
     <>
       {workpiece.wall.survey.things.map((thing) => (

@@ -1,6 +1,9 @@
 import type { z } from 'zod'
+import { storedDesign } from '../design'
+import type { Bodies, DocumentKind } from '../documents'
 import { jobFileSchemaFor, storedWallDocument, unitsOf, type WallDocument } from '../job'
 import { type Settings, storedSettings } from '../settings'
+import { storedSurvey } from '../survey'
 import { designFrom1 } from './designFrom1'
 import { isRaw, type Raw, upgrade } from './upgrade'
 
@@ -25,6 +28,23 @@ export function parseWall(raw: unknown): z.ZodSafeParseResult<WallDocument> {
 /** A stored wall of any version, as it is now. Throws where no version could have stored it. */
 export function readWall(raw: unknown): WallDocument {
   return storedWallDocument.parse(upgradeWall(raw))
+}
+
+/** A body of any version as the version of now would have it, read no further. */
+export function upgradeBody(kind: DocumentKind, raw: unknown): unknown {
+  return kind === 'design' ? upgrade(raw, DESIGN_STEPS) : raw
+}
+
+const SCHEMAS = { survey: storedSurvey, design: storedDesign, settings: storedSettings } as const
+
+/** A body of any version, as it is now. For what comes from outside; the problems are Zod's. */
+export function parseBody<K extends DocumentKind>(kind: K, raw: unknown): z.ZodSafeParseResult<Bodies[K]> {
+  return SCHEMAS[kind].safeParse(upgradeBody(kind, raw)) as z.ZodSafeParseResult<Bodies[K]>
+}
+
+/** A stored body of any version, as it is now. Throws where no version could have stored it. */
+export function readBody<K extends DocumentKind>(kind: K, raw: unknown): Bodies[K] {
+  return SCHEMAS[kind].parse(upgradeBody(kind, raw)) as Bodies[K]
 }
 
 /** Stored settings of any version, as they are now. Throws where no version could have stored them. */

@@ -13,10 +13,15 @@ export function openDatabase(file: string): Database {
   const sqlite = new SqliteDatabase(file)
   sqlite.pragma('journal_mode = WAL')
   sqlite.pragma('synchronous = FULL')
-  sqlite.pragma('foreign_keys = ON')
   sqlite.pragma('busy_timeout = 5000')
   const database = drizzle(sqlite, { schema })
+  // tables are rebuilt while nothing watches over their references; they are looked at right after
+  sqlite.pragma('foreign_keys = OFF')
   migrate(database, { migrationsFolder: MIGRATIONS })
+  const broken = sqlite.pragma('foreign_key_check') as unknown[]
+  if (broken.length > 0)
+    throw new Error(`${file}: ${broken.length} rows point at nothing: ${JSON.stringify(broken[0])}`)
+  sqlite.pragma('foreign_keys = ON')
   return database
 }
 

@@ -1,0 +1,114 @@
+import { Redo2, TriangleAlert, Undo2, X } from 'lucide-react'
+import { useEffect } from 'react'
+import { styled } from 'styled-components'
+import { useStore } from 'zustand'
+import { clashText, savingWord, stepName } from '~/messages'
+import { Button } from '~/ui/Button'
+import { Tip } from '~/ui/Tip'
+import { space, type } from '~/ui/theme'
+import type { Saver, SaverState } from './saving/saver'
+
+const Status = styled.p<{ $bad: boolean }>`
+  min-width: 84px;
+  max-width: 260px;
+  text-align: right;
+  font-size: ${type.body};
+  font-weight: 550;
+  color: ${({ $bad }) => ($bad ? 'var(--red)' : 'var(--green)')};
+`
+const Told = styled.div`
+  flex-basis: 100%;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: ${space.s} ${space.m};
+  padding: ${space.s} ${space.m};
+  background: var(--red-wash);
+`
+
+interface SavingProps {
+  readonly saver: Saver
+  /** The wall the page is of, by name; null on a room's page. */
+  readonly here: string | null
+}
+
+const pickStatus = (state: SaverState) => state.status
+const pickHistory = (state: SaverState) => state.history
+const pickStepped = (state: SaverState) => state.stepped
+const pickNote = (state: SaverState) => state.note
+
+/** Undo and redo, each saying what it does, and whether all is saved. */
+export function SavingTools({ saver, here }: SavingProps) {
+  const status = useStore(saver.store, pickStatus)
+  const { undo, redo } = useStore(saver.store, pickHistory)
+  const stepped = useStore(saver.store, pickStepped)
+  const waiting = status.kind === 'waiting' || status.kind === 'saving'
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const inText = event.target instanceof HTMLInputElement
+      if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z' || inText) return
+      event.preventDefault()
+      void saver.step(event.shiftKey ? 'redo' : 'undo')
+    }
+    window.addEventListener('keydown', onKey)
+    return () => window.removeEventListener('keydown', onKey)
+  }, [saver])
+  const steps = [
+    { way: 'undo', step: waiting ? null : undo, Icon: Undo2, off: !undo && !waiting },
+    { way: 'redo', step: redo, Icon: Redo2, off: !redo },
+  ] as const
+  return (
+    <>
+      {steps.map(({ way, step, Icon, off }) => {
+        const name = stepName(way, step, here)
+        return (
+          <Tip key={way} text={name}>
+            <Button
+              $kind="quiet"
+              aria-label={name}
+              // in a clash a step would take back what the other window saved
+              isDisabled={off || status.kind === 'clash'}
+              onPress={() => void saver.step(way)}
+            >
+              <Icon size={20} aria-hidden />
+            </Button>
+          </Tip>
+        )
+      })}
+      <Status role="status" $bad={status.kind === 'failed' || status.kind === 'clash'}>
+        {savingWord(status.kind, stepped, here)}
+      </Status>
+    </>
+  )
+}
+
+/** What a person has to know or to settle about saving; nothing where all is well. */
+export function SavingTrouble({ saver, here }: SavingProps) {
+  const status = useStore(saver.store, pickStatus)
+  const note = useStore(saver.store, pickNote)
+  return (
+    <>
+      {status.kind === 'failed' ? (
+        <Told role="alert">
+          <TriangleAlert size={18} aria-hidden /> {status.why}
+          <Button onPress={() => void saver.flush()}>Try to save again</Button>
+        </Told>
+      ) : null}
+      {status.kind === 'clash' ? (
+        <Told role="alert">
+          <TriangleAlert size={18} aria-hidden /> {clashText(status.clashes, here)}
+          <Button onPress={() => void saver.settle('mine')}>Keep what is here</Button>
+          <Button onPress={() => void saver.settle('theirs')}>Take the other</Button>
+        </Told>
+      ) : null}
+      {note ? (
+        <Told role="alert">
+          {note}
+          <Button $kind="quiet" aria-label="Read" onPress={saver.dismissNote}>
+            <X size={18} aria-hidden />
+          </Button>
+        </Told>
+      ) : null}
+    </>
+  )
+}

@@ -1,0 +1,277 @@
+import { createStore, type StoreApi } from 'zustand/vanilla'
+import { savingText } from '~/messages'
+import {
+  type Bodies,
+  type Clash,
+  type DocumentKind,
+  type HistoryStep,
+  type Newest,
+  type PageAnswer,
+  type PageHistory,
+  type PageRequest,
+  type StoredDocument,
+  UNANSWERED_MOST,
+} from '~/model'
+import {
+  adopt,
+  basesOf,
+  type Held,
+  heldFrom,
+  isChanged,
+  saveRequest,
+  unsentOf,
+  withBodies,
+} from './heldDocuments'
+import { NoAnswer } from './sendChange'
+import type { UnsentKeeper } from './unsent'
+
+/** How saving stands. In a clash nothing is sent until it is settled. */
+export type SaveStatus =
+  | { readonly kind: 'saved' | 'waiting' | 'saving' }
+  | { readonly kind: 'failed'; readonly why: string }
+  | { readonly kind: 'clash'; readonly clashes: readonly Clash[]; readonly theirs: readonly Newest[] }
+
+export interface SaverState {
+  readonly held: Held
+  readonly status: SaveStatus
+  readonly history: PageHistory
+  /** The step just made, until something new is done. */
+  readonly stepped: { readonly way: 'undo' | 'redo'; readonly step: HistoryStep } | null
+  /** Something to be told once: what another window did, what was kept from an earlier visit. */
+  readonly note: string | null
+}
+
+export interface Saver {
+  readonly store: StoreApi<SaverState>
+  /** Takes new bodies in hand and sends them after a pause; without one they wait for what is sent next. */
+  readonly put: (bodies: ReadonlyMap<string, Bodies[DocumentKind]>, pauseMs: number | null) => void
+  /** Sends what is not sent, and settles when that is done or has failed. */
+  readonly flush: () => Promise<void>
+  readonly step: (way: 'undo' | 'redo') => Promise<void>
+  /** Ends a clash: what is here stands, or what the other window saved. What did not clash is kept of both. */
+  readonly settle: (keep: 'mine' | 'theirs') => Promise<void>
+  readonly dismissNote: () => void
+  /** Starts: sends what earlier visits could not. Returns what ends it. */
+  readonly start: () => () => void
+}
+
+/** What a saver needs of the world outside. */
+export interface SaverWorld {
+  readonly send: (request: PageRequest) => Promise<PageAnswer>
+  readonly sendLeaving: (request: PageRequest) => void
+  readonly keeper: UnsentKeeper
+  readonly newToken: () => string
+}
+
+/** Pauses before it is tried again, each longer than the one before. */
+export const RETRY_MS = [2_000, 5_000, 10_000, 30_000, 60_000] as const
+
+const SAVED: SaveStatus = { kind: 'saved' }
+
+function bodiesSent(request: PageRequest): Map<string, Bodies[DocumentKind]> {
+  const documents: readonly { id: string; body?: unknown }[] = request.documents
+  return new Map(
+    documents.flatMap(({ id, body }) => (body === undefined ? [] : [[id, body as Bodies[DocumentKind]]])),
+  )
+}
+
+/** Keeps the documents of one page saved: one request at a time, the newest state last, nothing lost on the way. */
+export function createSaver(
+  documents: readonly StoredDocument[],
+  history: PageHistory,
+  { send, sendLeaving, keeper, newToken }: SaverWorld,
+): Saver {
+  const store = createStore<SaverState>(() => ({
+    held: heldFrom(documents),
+    status: SAVED,
+    history,
+    stepped: null,
+    note: null,
+  }))
+  const { getState, setState } = store
+  let queue: Promise<void> = Promise.resolve()
+  let timer: ReturnType<typeof setTimeout> | null = null
+  let failures = 0
+  let unanswered: string[] = []
+
+  const later = (pauseMs: number) => {
+    if (timer) clearTimeout(timer)
+    timer = setTimeout(() => void flush(), pauseMs)
+  }
+  const enqueue = (task: () => Promise<void>) => {
+    queue = queue.then(task)
+    return queue
+  }
+  const shelve = () => {
+    const unsent = unsentOf(getState().held)
+    if (unsent.length > 0) keeper.keep({ documents: unsent, after: unanswered })
+    else keeper.forget()
+  }
+  const requestNow = (clashing: 'ask' | 'mine') =>
+    saveRequest(getState().held, { clashing, token: newToken(), after: unanswered })
+  /** Sends, and remembers the name of what got no answer: it may have been saved all the same. */
+  const ask = async (request: PageRequest): Promise<PageAnswer> => {
+    if (request.intent === 'save') unanswered = [...unanswered, request.token].slice(-UNANSWERED_MOST)
+    const answer = await send(request)
+    unanswered = []
+    failures = 0
+    return answer
+  }
+  const fail = (error: unknown) => {
+    const why = error instanceof NoAnswer ? savingText[error.cause] : savingText.unreachable
+    setState({ status: { kind: 'failed', why } })
+    shelve()
+    later(RETRY_MS[Math.min(failures, RETRY_MS.length - 1)] ?? 60_000)
+    failures += 1
+  }
+  const take = (answer: Extract<PageAnswer, { kind: 'done' | 'moved' }>, request: PageRequest) => {
+    const held = adopt(getState().held, answer.documents, bodiesSent(request))
+    const status: SaveStatus = held.some(isChanged) ? { kind: 'waiting' } : SAVED
+    setState({ held, history: answer.history, status })
+    shelve()
+  }
+
+  /** Sends until nothing is left. */
+  const sendAll = async (clashing: 'ask' | 'mine') => {
+    while (getState().held.some(isChanged)) {
+      if (getState().status.kind === 'clash' && clashing === 'ask') return
+      const request = requestNow(clashing)
+      setState({ status: { kind: 'saving' } })
+      try {
+        const answer = await ask(request)
+        if (answer.kind === 'clash') {
+          const { clashes, documents: theirs } = answer
+          setState({ status: { kind: 'clash', clashes, theirs } })
+          return shelve()
+        }
+        if (answer.kind === 'refused') {
+          setState({ status: { kind: 'failed', why: answer.problems.join(' ') } })
+          return shelve()
+        }
+        take(answer, request)
+      } catch (error) {
+        return fail(error)
+      }
+    }
+    if (getState().status.kind !== 'saved') setState({ status: SAVED })
+    shelve()
+  }
+  const flush = () => {
+    if (timer) clearTimeout(timer)
+    timer = null
+    return enqueue(() => sendAll('ask'))
+  }
+
+  const sendEarlier = async ({
+    key,
+    documents: kept,
+    after,
+  }: ReturnType<UnsentKeeper['earlier']>[number]) => {
+    const bodies = new Map(kept.map((each) => [each.id, each]))
+    const request: PageRequest = {
+      intent: 'save',
+      clashing: 'ask',
+      token: newToken(),
+      after: [...after],
+      documents: basesOf(getState().held).map((based) => bodies.get(based.id) ?? based),
+    }
+    const known = new Map(getState().held.map(({ id, revision }) => [id, revision]))
+    try {
+      const answer = await ask(request)
+      if (answer.kind === 'done') {
+        const told = answer.documents.map((each) => ({
+          ...each,
+          body: each.body ?? bodies.get(each.id)?.body,
+        }))
+        take({ ...answer, documents: told as Newest[] }, { ...request, documents: [] })
+        if (answer.documents.some(({ id, revision }) => revision !== known.get(id)))
+          setState({ note: savingText.kept })
+        return keeper.forgetEarlier(key)
+      }
+      if (answer.kind === 'refused') {
+        setState({ note: savingText.keptRefused(answer.problems) })
+        return keeper.forgetEarlier(key)
+      }
+      if (answer.kind !== 'clash') return
+      // taken in hand as if it were made here, to be settled as any clash
+      const held = getState().held.map((document) => {
+        const own = bodies.get(document.id)
+        return own ? { ...document, revision: own.base, saved: null, body: own.body } : document
+      })
+      setState({ held, status: { kind: 'clash', clashes: answer.clashes, theirs: answer.documents } })
+      keeper.forgetEarlier(key)
+      shelve()
+    } catch (error) {
+      fail(error)
+    }
+  }
+
+  return {
+    store,
+    put(bodies, pauseMs) {
+      const before = getState()
+      const held = withBodies(before.held, bodies)
+      const status: SaveStatus = before.status.kind === 'saved' ? { kind: 'waiting' } : before.status
+      const { redo } = before.history
+      setState({
+        held,
+        status,
+        stepped: null,
+        ...(redo ? { history: { ...before.history, redo: null } } : {}),
+      })
+      if (pauseMs === null) return
+      shelve()
+      later(pauseMs)
+    },
+    flush,
+    step: (way) =>
+      enqueue(async () => {
+        await sendAll('ask')
+        const { status, history: now, held } = getState()
+        const step = now[way]
+        if (status.kind !== 'saved' || !step) return
+        const request: PageRequest = { intent: way, change: step.change, documents: basesOf(held) }
+        setState({ status: { kind: 'saving' } })
+        try {
+          const answer = await ask(request)
+          if (answer.kind === 'refused') return setState({ status: SAVED, note: answer.problems.join(' ') })
+          if (answer.kind === 'clash') return setState({ status: SAVED })
+          take(answer, request)
+          setState(answer.kind === 'moved' ? { note: savingText.moved } : { stepped: { way, step } })
+        } catch {
+          setState({ status: SAVED, note: savingText.stepUnreachable })
+        }
+      }),
+    settle: (keep) =>
+      enqueue(async () => {
+        const { status } = getState()
+        if (status.kind !== 'clash') return
+        if (keep === 'mine') return sendAll('mine')
+        setState({
+          held: adopt(getState().held, status.theirs, new Map(), 'theirs'),
+          status: { kind: 'waiting' },
+        })
+        return sendAll('ask')
+      }),
+    dismissNote: () => setState({ note: null }),
+    start() {
+      for (const earlier of keeper.earlier()) void enqueue(() => sendEarlier(earlier))
+      const leave = () => {
+        if (!getState().held.some(isChanged)) return
+        shelve()
+        const request = requestNow('ask')
+        unanswered = [...unanswered, request.token]
+        sendLeaving(request)
+      }
+      const online = () => void flush()
+      window.addEventListener('pagehide', leave)
+      window.addEventListener('online', online)
+      return () => {
+        window.removeEventListener('pagehide', leave)
+        window.removeEventListener('online', online)
+        if (timer) clearTimeout(timer)
+        leave()
+      }
+    },
+  }
+}

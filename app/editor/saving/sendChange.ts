@@ -1,0 +1,50 @@
+import type { Act, PageAnswer, PageRequest } from '~/model'
+
+/** How long an answer may take: a server that hangs is as good as one that is away. */
+export const ANSWER_WITHIN_MS = 15_000
+/** What browsers still send for a page that is being left; a larger body is kept for the next visit. */
+const MOST_ON_LEAVING = 60_000
+
+/** Why a request came to nothing. */
+export class NoAnswer extends Error {
+  constructor(override readonly cause: 'unreachable' | 'tooLong') {
+    super(cause)
+  }
+}
+
+/** Posts something and reads what comes back. Throws `NoAnswer` where no answer came that can be read. */
+async function post(url: string, body: unknown): Promise<unknown> {
+  try {
+    const response = await fetch(url, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(body),
+      signal: AbortSignal.timeout(ANSWER_WITHIN_MS),
+    })
+    if (response.status >= 500) throw new NoAnswer('unreachable')
+    return (await response.json()) as unknown
+  } catch (error) {
+    throw new NoAnswer(
+      error instanceof DOMException && error.name === 'TimeoutError' ? 'tooLong' : 'unreachable',
+    )
+  }
+}
+
+/** Sends one change of a page to its server. Throws `NoAnswer` where none came. */
+export async function sendChange(url: string, request: PageRequest): Promise<PageAnswer> {
+  return (await post(url, request)) as PageAnswer
+}
+
+/** Sends what was done at a wall; whether the server kept it. Throws `NoAnswer` where none came. */
+export async function sendActs(url: string, acts: readonly Act[]): Promise<boolean> {
+  const answer = (await post(url, acts)) as { kept?: boolean }
+  return answer.kept === true
+}
+
+/** Sends a change while the page is being left. What is too large for that stays in the browser alone. */
+export function sendLeaving(url: string, request: PageRequest): void {
+  const body = JSON.stringify(request)
+  if (body.length > MOST_ON_LEAVING) return
+  const headers = { 'content-type': 'application/json' }
+  void fetch(url, { method: 'POST', headers, body, keepalive: true }).catch(() => undefined)
+}

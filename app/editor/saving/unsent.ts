@@ -1,0 +1,80 @@
+import type { Bodies, DocumentKind } from '~/model'
+
+/** A change that has not reached the server, with the revision it was made from. */
+export interface UnsentDocument {
+  readonly id: string
+  readonly base: number
+  readonly body: Bodies[DocumentKind]
+}
+
+/** What has not reached the server of one visit to a page, and the saves before it whose answers never came. */
+export interface Unsent {
+  readonly documents: readonly UnsentDocument[]
+  readonly after: readonly string[]
+}
+
+/** Where what is not sent is kept: the browser's own storage, or nothing where there is none. */
+export type Shelf = Pick<Storage, 'getItem' | 'setItem' | 'removeItem' | 'key' | 'length'>
+
+/** Keeps what one open page has not sent, beside that of earlier visits to the same page. */
+export interface UnsentKeeper {
+  readonly keep: (unsent: Unsent) => void
+  readonly forget: () => void
+  /** What earlier visits left, each by its key. */
+  readonly earlier: () => readonly (Unsent & { readonly key: string })[]
+  readonly forgetEarlier: (key: string) => void
+}
+
+function isUnsent(value: unknown): value is Unsent {
+  const { documents, after } = (value ?? {}) as Partial<Record<keyof Unsent, unknown>>
+  return (
+    Array.isArray(after) &&
+    Array.isArray(documents) &&
+    documents.every((each) => typeof each?.id === 'string' && typeof each.base === 'number' && 'body' in each)
+  )
+}
+
+function parsed(text: string | null): Unsent | null {
+  try {
+    const value: unknown = JSON.parse(text ?? 'null')
+    return isUnsent(value) ? value : null
+  } catch {
+    return null
+  }
+}
+
+/** A keeper for one visit to a page. A shelf that is full or forbidden keeps nothing, and breaks nothing. */
+export function unsentKeeper(shelf: Shelf | null, page: string, visit: string): UnsentKeeper {
+  const prefix = `regla unsent ${page} `
+  const own = prefix + visit
+  return {
+    keep(unsent) {
+      try {
+        shelf?.setItem(own, JSON.stringify(unsent))
+      } catch {
+        // full or forbidden: the page itself still holds the change, and says that it is not saved
+      }
+    },
+    forget: () => shelf?.removeItem(own),
+    earlier() {
+      if (!shelf) return []
+      const keys = Array.from({ length: shelf.length }, (_, i) => shelf.key(i) ?? '')
+      return keys
+        .filter((key) => key.startsWith(prefix) && key !== own)
+        .flatMap((key) => {
+          const unsent = parsed(shelf.getItem(key))
+          return unsent ? [{ key, ...unsent }] : []
+        })
+    },
+    forgetEarlier: (key) => shelf?.removeItem(key),
+  }
+}
+
+/** The browser's storage; null on the server and where it is switched off. */
+export function browserShelf(): Shelf | null {
+  try {
+    return typeof localStorage === 'undefined' ? null : localStorage
+  } catch {
+    return null
+  }
+}

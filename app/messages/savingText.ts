@@ -1,0 +1,120 @@
+import type { ChangedPart, Clash, HistoryStep } from '~/model'
+
+/** What a change is about, as it is called on the page. */
+const PARTS: Readonly<Record<ChangedPart, string>> = {
+  'survey.width': 'wall width',
+  'survey.height': 'wall height',
+  'survey.baseboard': 'baseboard',
+  'survey.crown': 'crown',
+  'survey.readings': 'readings',
+  'survey.things': 'things on the wall',
+  'survey.behind': 'what is behind the wall',
+  'survey.walkRound': 'walk round the room',
+  'survey.turns': 'corners of the room',
+  'survey.overruled': 'what was overruled',
+  'design.pattern': 'pattern',
+  'design.battenMaterial': 'material',
+  'design.spacing': 'spacing',
+  'design.foot': 'foot',
+  'design.topRail': 'top rail',
+  'design.cap': 'cap',
+  'design.height': 'height',
+  'design.sections': 'sections',
+  'design.border': 'border',
+  'design.rows': 'rows',
+  'design.boxes': 'boxes',
+  'design.rails': 'rails',
+  'design.through': 'what runs through',
+  'design.railJoint': 'rail joints',
+  'design.proud': 'thicker battens',
+  'design.fixing': 'fixing',
+  'design.extent': 'part that is covered',
+  'design.corners': 'corner ends',
+  'design.meets': 'strips at things',
+  'design.levelRule': 'line of the rails',
+  'design.locked': 'lock',
+  'design.apart': 'left out or not',
+  'design.judgement': 'what a layout is judged by',
+  'design.sectionOwn': 'counts of sections',
+  'design.shift': 'shift',
+  'design.fillers': 'fillers',
+  'settings.units': 'units',
+  'settings.tape': 'tape',
+  'settings.currency': 'money',
+  'settings.materials': 'list of materials',
+  'settings.shop': 'boards on sale',
+  'settings.closure': 'reading tolerance',
+  'settings.fit': 'fitting tolerance',
+  'settings.caulk': 'widest seam',
+}
+
+const SAID_AT_MOST = 3
+
+function list(words: readonly string[]): string {
+  const said = words.slice(0, SAID_AT_MOST)
+  const others = words.length - said.length
+  const all = others > 0 ? [...said, `${others} more`] : said
+  return all.length < 2 ? (all[0] ?? '') : `${all.slice(0, -1).join(', ')} and ${all.at(-1)}`
+}
+
+/** What a change is about: spacing and height; with the walls where they are not only `here`. */
+export function changeText(
+  { parts, walls }: Pick<HistoryStep, 'parts' | 'walls'>,
+  here: string | null,
+): string {
+  const what = parts.length === 0 ? 'a change' : list([...new Set(parts.map((part) => PARTS[part]))])
+  const elsewhere = walls.some((wall) => wall !== here)
+  return elsewhere ? `${what} on ${list(walls)}` : what
+}
+
+/** What two windows both changed. */
+export function clashText(clashes: readonly Clash[], here: string | null): string {
+  const parts = clashes.flatMap((clash) => clash.parts)
+  const walls = clashes.flatMap(({ wall }) => (wall === null ? [] : [wall]))
+  return `Another window also changed the ${changeText({ parts, walls }, here)}.`
+}
+
+/** The name of a step's button: Undo: spacing. */
+export function stepName(way: 'undo' | 'redo', step: HistoryStep | null, here: string | null): string {
+  const name = { undo: 'Undo', redo: 'Redo' }[way]
+  return step ? `${name}: ${changeText(step, here)}` : name
+}
+
+/** How saving stands, in a word; after a step with what it did. */
+export function savingWord(
+  kind: 'saved' | 'waiting' | 'saving' | 'failed' | 'clash',
+  stepped: { readonly way: 'undo' | 'redo'; readonly step: HistoryStep } | null,
+  here: string | null,
+): string {
+  if (kind === 'waiting' || kind === 'saving') return 'saving…'
+  if (kind !== 'saved') return 'not saved'
+  if (!stepped) return '✓ saved'
+  const did = { undo: 'taken back', redo: 'done again' }[stepped.way]
+  return `✓ saved, ${did}: ${changeText(stepped.step, here)}`
+}
+
+/** Why the server did not do what a page asked. */
+export const refusalText = {
+  notUnderstood: 'This page is from before an update or can’t be read: load it again.',
+  otherPage: 'Walls of this page have changed meanwhile: load it again.',
+  noSuchPage: 'It is not here any more. It may have been on another machine.',
+  noMaterial: (wall: string, material: string) => `${wall}: there is no material "${material}" in the job.`,
+  inUse: (walls: readonly string[]) =>
+    `That step takes away a material that is in use on: ${walls.join(', ')}.`,
+  changedSince: (walls: readonly string[]) =>
+    walls.length > 0
+      ? `The same was changed again since, on ${list(walls)}: take that back there first.`
+      : 'The job’s settings were changed again since, on another wall: take that back there first.',
+}
+
+/** How saving stands, in full. */
+export const savingText = {
+  unreachable:
+    'The server can’t be reached. Your changes are kept in this browser, and it tries again by itself.',
+  stepUnreachable: 'The server can’t be reached, so this can’t be stepped now.',
+  moved: 'Another window changed this meanwhile. What it saved is shown now; press again to go on.',
+  tooLong: 'The server does not answer. Your changes are kept in this browser, and it tries again by itself.',
+  kept: 'Changes that had not reached the server were kept in this browser; they are saved now.',
+  keptRefused: (problems: readonly string[]) =>
+    `Changes kept in this browser from an earlier visit could not be saved: ${problems.join(' ')}`,
+}

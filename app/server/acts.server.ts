@@ -1,0 +1,33 @@
+import { asc, eq } from 'drizzle-orm'
+import { type Act, actSchema, actsSchema } from '~/model'
+import type { Database } from './db/database.server'
+import { acts } from './db/schema.server'
+import { wallExists } from './walls.server'
+
+/** Keeps acts done at a wall; those it has already are left as they are. False where they can't be read, or there is no such wall. */
+export function recordActs(db: Database, ids: { jobId: string; wallId: string }, posted: unknown): boolean {
+  const parsed = actsSchema.safeParse(posted)
+  if (!parsed.success || !wallExists(db, ids)) return false
+  const createdAt = Date.now()
+  const rows = parsed.data.map(({ id, kind, doneAt, ...body }) => ({
+    id,
+    kind,
+    doneAt,
+    createdAt,
+    wallId: ids.wallId,
+    body: JSON.stringify(body),
+  }))
+  db.insert(acts).values(rows).onConflictDoNothing().run()
+  return true
+}
+
+/** What was done at a wall, oldest first. */
+export function actsOf(db: Database, wallId: string): Act[] {
+  return db
+    .select()
+    .from(acts)
+    .where(eq(acts.wallId, wallId))
+    .orderBy(asc(acts.doneAt), asc(acts.createdAt))
+    .all()
+    .map(({ id, kind, doneAt, body }) => actSchema.parse({ id, kind, doneAt, ...JSON.parse(body) }))
+}

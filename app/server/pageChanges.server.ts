@@ -1,0 +1,175 @@
+import { eq } from 'drizzle-orm'
+import { materialsOf, schemaProblems } from '~/core/files/readJobFile'
+import { fileProblemText, refusalText } from '~/messages'
+import {
+  type Bodies,
+  changedParts,
+  type Clash,
+  type DocumentKind,
+  mergeDocuments,
+  type Newest,
+  type PageAnswer,
+  type PageRequest,
+  pageRequestSchema,
+  parseBody,
+  sameValue,
+} from '~/model'
+import type { Database } from './db/database.server'
+import { jobs } from './db/schema.server'
+import { bodyBefore, newChange, readDocument, revisionOf, writeDocument } from './documents.server'
+import { historyOf, leaveRedo, stepChange, wallNames } from './history.server'
+import { type Page, type PageDocument, wallsOfJob } from './pages.server'
+
+class Refused extends Error {
+  constructor(readonly problems: readonly string[]) {
+    super(problems.join(' '))
+  }
+}
+
+type Sent = Extract<PageRequest, { intent: 'save' }>['documents'][number]
+
+/** A body a page sent, with the document it is of and what that holds now. */
+interface Coming {
+  readonly document: PageDocument
+  readonly body: Bodies[DocumentKind]
+  readonly now: Bodies[DocumentKind]
+  readonly clashes: readonly string[]
+}
+
+function read(document: PageDocument, raw: unknown): Bodies[DocumentKind] {
+  const { kind, wall } = document
+  const parsed = parseBody(kind, raw)
+  if (parsed.success) return parsed.data
+  const above = wall ? [wall.name, kind] : [kind]
+  throw new Refused(schemaProblems(parsed.error.issues, above).map((problem) => fileProblemText(problem)))
+}
+
+/** What a sent body comes to beside what was saved since: merged where the two do not touch. */
+function coming(db: Database, document: PageDocument, sent: Sent, after: readonly string[]): Coming {
+  const { kind, id } = document
+  const mine = read(document, sent.body)
+  const { body: now, revision } = readDocument(db, kind, id)
+  if (revision === sent.base) return { document, body: mine, now, clashes: [] }
+  const common = bodyBefore(db, kind, id, sent.base, after)
+  if (common === null) return { document, body: mine, now, clashes: ['all'] }
+  const { merged, clashes } = mergeDocuments(common, mine, now)
+  const parsed = parseBody(kind, merged)
+  // each of the two can be read; if both together can't, they touch after all
+  return parsed.success
+    ? { document, body: parsed.data, now, clashes }
+    : { document, body: mine, now, clashes: ['all'] }
+}
+
+function clashOf({ document: { kind, wall }, body, now }: Coming): Clash {
+  return { wall: wall?.name ?? null, parts: changedParts(kind, now, body) }
+}
+
+/** Walls made of a material the job does not have, whichever page took it away. */
+function withoutMaterial(db: Database, page: Page, settingsId: string): { wall: string; material: string }[] {
+  const known = new Set(readDocument(db, 'settings', settingsId).body.materials.map(({ id }) => id))
+  return wallsOfJob(db, page.jobId).flatMap(({ name, designId }) =>
+    materialsOf(readDocument(db, 'design', designId).body)
+      .filter(({ material }) => !known.has(material))
+      .map(({ material }) => ({ wall: name, material })),
+  )
+}
+
+/** Refuses what leaves a wall without its material; `wording` says it for a save or for a step. */
+function checkMaterials(
+  db: Database,
+  page: Page,
+  touched: readonly PageDocument[],
+  wording: (missing: readonly { wall: string; material: string }[]) => readonly string[],
+): void {
+  const settings = page.documents.find(({ kind }) => kind === 'settings')
+  if (!settings || !touched.some(({ kind }) => kind !== 'survey')) return
+  const missing = withoutMaterial(db, page, settings.id)
+  if (missing.length > 0) throw new Refused(wording(missing))
+}
+
+function newest(
+  db: Database,
+  page: Page,
+  has: (id: string) => { revision: number | null; body: unknown },
+): Newest[] {
+  return page.documents.map(({ id, kind }) => {
+    const known = has(id)
+    const revision = revisionOf(db, id)
+    if (revision === null) throw new Error(`document '${id}' has no head`)
+    if (revision === known.revision) return { id, kind, revision } as Newest
+    const { body } = readDocument(db, kind, id)
+    return (
+      known.body !== undefined && sameValue(body, known.body)
+        ? { id, kind, revision }
+        : { id, kind, revision, body }
+    ) as Newest
+  })
+}
+
+function save(db: Database, page: Page, request: Extract<PageRequest, { intent: 'save' }>): PageAnswer {
+  const sent = new Map(request.documents.map((each) => [each.id, each]))
+  const stranger = request.documents.find(({ id }) => !page.documents.some((document) => document.id === id))
+  if (stranger) throw new Refused([refusalText.otherPage])
+  const all = page.documents.flatMap((document) => {
+    const own = sent.get(document.id)
+    return own && own.body !== undefined ? [coming(db, document, own, request.after)] : []
+  })
+  const clashing = all.filter(({ clashes }) => clashes.length > 0)
+  const has = (id: string) => ({ revision: sent.get(id)?.base ?? null, body: sent.get(id)?.body })
+  if (clashing.length > 0 && request.clashing === 'ask') {
+    // the page is told what the others saved, whole: its own bodies stand beside it
+    const theirs = newest(db, page, (id) => ({ revision: has(id).revision, body: undefined }))
+    return { kind: 'clash', documents: theirs, history: historyOf(db, page), clashes: clashing.map(clashOf) }
+  }
+  const changed = all.filter(({ body, now }) => !sameValue(body, now))
+  if (changed.length > 0) {
+    leaveRedo(db, page)
+    const change = newChange(db, page.key, 'done', request.token)
+    for (const { document, body } of changed) writeDocument(db, document.id, body, change)
+    checkMaterials(
+      db,
+      page,
+      changed.map(({ document }) => document),
+      (missing) => missing.map(({ wall, material }) => refusalText.noMaterial(wall, material)),
+    )
+    db.update(jobs).set({ updatedAt: Date.now() }).where(eq(jobs.id, page.jobId)).run()
+  }
+  return { kind: 'done', documents: newest(db, page, has), history: historyOf(db, page) }
+}
+
+function step(db: Database, page: Page, request: Exclude<PageRequest, { intent: 'save' }>): PageAnswer {
+  const stepped = stepChange(db, page, request.intent, request.change)
+  if (stepped.kind === 'changedSince')
+    throw new Refused([refusalText.changedSince(wallNames(stepped.documents))])
+  if (stepped.kind === 'done')
+    checkMaterials(db, page, stepped.touched, (missing) => [
+      refusalText.inUse([...new Set(missing.map(({ wall }) => wall))]),
+    ])
+  const bases = new Map(request.documents.map(({ id, base }) => [id, base]))
+  return {
+    kind: stepped.kind,
+    documents: newest(db, page, (id) => ({ revision: bases.get(id) ?? null, body: undefined })),
+    history: historyOf(db, page),
+  }
+}
+
+/**
+ * Carries out one posted change of a page, whole or not at all. What other windows saved meanwhile is kept: documents are
+ * merged where the changes do not touch, and the page is told where they do.
+ */
+export function changePage(db: Database, page: Page, posted: unknown): PageAnswer {
+  const parsed = pageRequestSchema.safeParse(posted)
+  if (!parsed.success) return { kind: 'refused', problems: [refusalText.notUnderstood] }
+  const request = parsed.data
+  try {
+    return db.transaction(
+      (tx) => (request.intent === 'save' ? save(tx, page, request) : step(tx, page, request)),
+      {
+        behavior: 'immediate',
+      },
+    )
+  } catch (error) {
+    if (error instanceof Refused) return { kind: 'refused', problems: error.problems }
+    throw error
+  }
+}

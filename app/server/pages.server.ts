@@ -1,0 +1,101 @@
+import { and, asc, eq, isNull } from 'drizzle-orm'
+import type { DocumentKind, StoredDocument, WallDocument } from '~/model'
+import type { Database } from './db/database.server'
+import { jobs, rooms, walls } from './db/schema.server'
+import { readDocument } from './documents.server'
+
+/** A document a page works on: which wall's, or the job's. */
+export interface PageDocument {
+  readonly id: string
+  readonly kind: DocumentKind
+  readonly wall: { readonly id: string; readonly name: string } | null
+}
+
+/** A page that edits: a wall, or the walls of a room. Its key is kept with every change made on it. */
+export interface Page {
+  readonly key: string
+  readonly jobId: string
+  readonly documents: readonly PageDocument[]
+}
+
+interface WallRow {
+  readonly id: string
+  readonly name: string
+  readonly surveyId: string
+  readonly designId: string
+}
+
+const wallRow = { id: walls.id, name: walls.name, surveyId: walls.surveyId, designId: walls.designId }
+
+/** The walls of a room in their order round it, walls put away left out. */
+export function wallsOfRoom(db: Database, roomId: string): WallRow[] {
+  return db
+    .select(wallRow)
+    .from(walls)
+    .where(and(eq(walls.roomId, roomId), isNull(walls.archivedAt)))
+    .orderBy(asc(walls.position))
+    .all()
+}
+
+/** All walls of a job, those put away too. */
+export function wallsOfJob(db: Database, jobId: string): WallRow[] {
+  return db
+    .select(wallRow)
+    .from(walls)
+    .innerJoin(rooms, eq(walls.roomId, rooms.id))
+    .where(eq(rooms.jobId, jobId))
+    .all()
+}
+
+/** A wall's two documents as one. */
+export function wallDocument(
+  db: Database,
+  { surveyId, designId }: Pick<WallRow, 'surveyId' | 'designId'>,
+): WallDocument {
+  return {
+    survey: readDocument(db, 'survey', surveyId).body,
+    design: readDocument(db, 'design', designId).body,
+  }
+}
+
+function documentsOf(rows: readonly WallRow[], settingsId: string): PageDocument[] {
+  const ofWalls = rows.flatMap(({ id, name, surveyId, designId }): PageDocument[] => [
+    { id: surveyId, kind: 'survey', wall: { id, name } },
+    { id: designId, kind: 'design', wall: { id, name } },
+  ])
+  return [...ofWalls, { id: settingsId, kind: 'settings', wall: null }]
+}
+
+/** The page of a wall; null when the job has no such wall. */
+export function pageOfWall(db: Database, ids: { jobId: string; wallId: string }): Page | null {
+  const found = db
+    .select({ ...wallRow, settingsId: jobs.settingsId })
+    .from(walls)
+    .innerJoin(rooms, eq(walls.roomId, rooms.id))
+    .innerJoin(jobs, eq(rooms.jobId, jobs.id))
+    .where(and(eq(walls.id, ids.wallId), eq(jobs.id, ids.jobId)))
+    .get()
+  if (!found) return null
+  return { key: `wall/${found.id}`, jobId: ids.jobId, documents: documentsOf([found], found.settingsId) }
+}
+
+/** The page of a room; null when the job has no such room. */
+export function pageOfRoom(db: Database, ids: { jobId: string; roomId: string }): Page | null {
+  const found = db
+    .select({ settingsId: jobs.settingsId })
+    .from(rooms)
+    .innerJoin(jobs, eq(rooms.jobId, jobs.id))
+    .where(and(eq(rooms.id, ids.roomId), eq(jobs.id, ids.jobId)))
+    .get()
+  if (!found) return null
+  return {
+    key: `room/${ids.roomId}`,
+    jobId: ids.jobId,
+    documents: documentsOf(wallsOfRoom(db, ids.roomId), found.settingsId),
+  }
+}
+
+/** A page's documents as they are now. */
+export function storedDocuments(db: Database, page: Page): StoredDocument[] {
+  return page.documents.map(({ id, kind }) => ({ id, kind, ...readDocument(db, kind, id) }) as StoredDocument)
+}
