@@ -28,6 +28,9 @@ export function loader({ request }: Route.LoaderArgs) {
   return { theme: themeOf(request) }
 }
 
+/** The look is the page's own once it is up; pages that need nothing else open without the server. */
+export const shouldRevalidate = () => false
+
 export function Layout({ children }: { children: React.ReactNode }) {
   const nonce = useNonce()
   const data = useRouteLoaderData<typeof loader>('root')
@@ -72,9 +75,11 @@ export default function App() {
 
 export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
   const said = isRouteErrorResponse(error) ? { status: error.status, text: String(error.data ?? '') } : null
+  // what a browser throws where a fetch came to nothing
+  const away = error instanceof TypeError && /fetch|network/i.test(error.message)
   return (
     <Frame>
-      <Trouble status={said?.status ?? 500} text={said?.text ?? ''} />
+      <Trouble status={said?.status ?? (away ? null : 500)} text={said?.text ?? ''} />
     </Frame>
   )
 }

@@ -16,14 +16,14 @@ const Status = styled.p<{ $bad: boolean }>`
   font-weight: 550;
   color: ${({ $bad }) => ($bad ? 'var(--red)' : 'var(--green)')};
 `
-const Told = styled.div`
+const Told = styled.div<{ $calm?: boolean }>`
   flex-basis: 100%;
   display: flex;
   flex-wrap: wrap;
   align-items: center;
   gap: ${space.s} ${space.m};
   padding: ${space.s} ${space.m};
-  background: var(--red-wash);
+  background: ${({ $calm }) => ($calm ? 'var(--chalk-wash)' : 'var(--red-wash)')};
 `
 
 interface SavingProps {
@@ -102,9 +102,9 @@ export function SavingTrouble({ saver, here }: SavingProps) {
         </Told>
       ) : null}
       {note ? (
-        <Told role="alert">
+        <Told role="alert" $calm>
           {note}
-          <Button $kind="quiet" aria-label="Read" onPress={saver.dismissNote}>
+          <Button $kind="quiet" aria-label="Close this note" onPress={saver.dismissNote}>
             <X size={18} aria-hidden />
           </Button>
         </Told>

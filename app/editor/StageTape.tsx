@@ -1,3 +1,4 @@
+import { useEffect, useState } from 'react'
 import { NavLink } from 'react-router'
 import type { FindingStage } from '~/core/findings/finding'
 import { blocking } from '~/core/findings/surveyFindings'
@@ -13,6 +14,9 @@ const STAGES = [
   { path: 'cut', name: 'Cut' },
   { path: 'buy', name: 'Buy' },
 ] as const
+
+/** Not before the page has drawn itself. */
+const STAGES_FETCHED_AFTER_MS = 800
 
 const Tape = styled.nav`
   display: flex;
@@ -69,6 +73,12 @@ export function StageTape() {
   const { plan, boards, workpiece } = useWallEditor()
   const unread = useUnread()
   const { survey } = workpiece.wall
+  // every stage's script is at hand once the page is up: the server may be away when it is wanted
+  const [settled, setSettled] = useState(false)
+  useEffect(() => {
+    const timer = setTimeout(() => setSettled(true), STAGES_FETCHED_AFTER_MS)
+    return () => clearTimeout(timer)
+  }, [])
   const count = (stage: FindingStage) =>
     plan.findings.filter((finding) => finding.stage === stage && finding.severity === 'wrong').length
   const open: Partial<Record<(typeof STAGES)[number]['path'], number>> = {
@@ -80,7 +90,7 @@ export function StageTape() {
   return (
     <Tape aria-label="Stages of the work">
       {STAGES.map(({ path, name }) => (
-        <Stop key={path} to={path} prefetch="intent">
+        <Stop key={path} to={path} prefetch={settled ? 'render' : 'intent'}>
           {name}
           {open[path] ? <Open aria-label={`${open[path]} open`}>{open[path]}</Open> : null}
         </Stop>

@@ -1,1 +1,2 @@
 export { CutStage as default } from '~/features/cut/CutStage'
+export { StageTrouble as ErrorBoundary } from '~/features/trouble/Trouble'

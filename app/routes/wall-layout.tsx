@@ -1,1 +1,2 @@
 export { LayoutStage as default } from '~/features/layout/LayoutStage'
+export { StageTrouble as ErrorBoundary } from '~/features/trouble/Trouble'

@@ -1,1 +1,2 @@
 export { MarkStage as default } from '~/features/marks/MarkStage'
+export { StageTrouble as ErrorBoundary } from '~/features/trouble/Trouble'

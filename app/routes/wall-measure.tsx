@@ -1,1 +1,2 @@
 export { MeasureStage as default } from '~/features/survey/MeasureStage'
+export { StageTrouble as ErrorBoundary } from '~/features/trouble/Trouble'
