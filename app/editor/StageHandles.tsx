@@ -1,14 +1,13 @@
 import { inForce } from '~/model'
 import { useRef } from 'react'
-import type { Plan } from '~/core/computePlan'
 import { rulesOf } from '~/core/patterns/rules'
-import { baseAt } from '~/core/survey/wallLines'
+import { type DimensionNode, gapDimension } from '~/core/scene/rods'
 import { DragHandle } from '~/drawing/interaction/DragHandle'
 import type { Frame } from '~/drawing/view/frame'
 import { GapDimension } from '~/drawing/view/GapDimension'
 import { SCREEN } from '~/drawing/view/palette'
 import { patternWords } from '~/messages'
-import { formatLength, formatLengthWithUnit, nearestNanometer, tickOf, toInches } from '~/length'
+import { formatLengthWithUnit, nearestNanometer, tickOf, toInches } from '~/length'
 import { type Pace, useSelected, useWallNow } from './WallEditor'
 
 /** The grip on the height rod: the top of the rail, or of the battens where there is none. */
@@ -47,39 +46,16 @@ export function HeightHandle({ frame, x }: { frame: Frame; x: number }) {
   )
 }
 
-/** Where the grip on a gap is drawn: the gap's two sides, and how high. */
-interface GapPlace {
-  readonly left: number
-  readonly right: number
-  readonly y: number
-}
-
-/** A gap in the middle of the wall, or beside the strip that is lit; null where there is none. */
-function gapPlace({ layout }: Plan, selected: string | null): GapPlace | null {
-  const { uprights, lines, uprightFoot, uprightHead } = layout
-  const isBoxes = rulesOf(layout).places === 'margins'
-  const picked = uprights.findIndex(({ id }) => id === selected)
-  // of boxes one is enough, of strips a gap takes two
-  const last = uprights.length - (isBoxes ? 1 : 2)
-  const index = Math.min(picked >= 0 ? picked : Math.floor(last / 2), last)
-  const [before, after] = [uprights[index], uprights[isBoxes ? index : index + 1]]
-  if (!before || !after) return null
-  // of boxes it is the box itself that is sized, by its right side
-  const [left, right] = isBoxes ? [before.left, before.right] : [before.right, after.left]
-  const y = baseAt(lines, (left + right) / 2) + uprightFoot + (uprightHead - uprightFoot) * 0.58
-  return right > left ? { left, right, y } : null
-}
-
 /** The grip on a gap in the middle of the wall: its dimension, and its right edge to pull. */
 export function GapHandle({ frame }: { frame: Frame }) {
   const { plan, workpiece, wording, pull, hold, release } = useWallNow()
   const selected = useSelected()
-  const gripped = useRef<(GapPlace & { readonly gap: number }) | null>(null)
+  const gripped = useRef<(DimensionNode & { readonly gap: number }) | null>(null)
   const { layout } = plan
   const { uprights } = layout
   const words = patternWords(layout)
   // a handle in hand stays, even where the pull leaves no gap: it can be pulled back
-  const place = gapPlace(plan, selected) ?? gripped.current
+  const place = gapDimension(plan, selected, wording.format) ?? gripped.current
   if (!place) return null
   const gap = place.right - place.left
   const tick = tickOf(workpiece.settings.tape)
@@ -102,7 +78,7 @@ export function GapHandle({ frame }: { frame: Frame }) {
         left={frame.toX(place.left)}
         right={frame.toX(place.right)}
         y={frame.toY(place.y)}
-        label={formatLength(gap, wording.format)}
+        label={place.text}
         palette={SCREEN}
       />
       <DragHandle

@@ -1,13 +1,6 @@
 import { useCallback, useMemo, useRef } from 'react'
 import { styled } from 'styled-components'
-import {
-  type Datum,
-  type Edge,
-  heightMarks,
-  type Hook,
-  hookedAt,
-  runningMarks,
-} from '~/core/marks/runningMarks'
+import type { Datum, Edge, Hook } from '~/core/marks/runningMarks'
 import { buildScene } from '~/core/scene/buildScene'
 import { useSize } from '~/drawing/interaction/useSize'
 import { fitFrame, type Frame } from '~/drawing/view/frame'
@@ -105,7 +98,10 @@ export function WallStage({
   const { tape, units } = workpiece.settings
   const box = useRef<HTMLDivElement>(null)
   const size = useSize(box, FIRST_SIZE)
-  const scene = useMemo(() => buildScene(plan, survey), [plan, survey])
+  const scene = useMemo(
+    () => buildScene(plan, survey, { datum, edge, hook, tape, format: wording.format }),
+    [plan, survey, datum, edge, hook, tape, wording],
+  )
   const ghost = useMemo(() => (preview ? buildScene(preview, survey) : null), [preview, survey])
   const slim = size.width < SLIM_BELOW
   const { width: wallWidth, height: wallHeight } = scene
@@ -117,31 +113,8 @@ export function WallStage({
   const rodLeft = frame.toX(0) - HEIGHT_ROD_WIDTH - 18
 
   const { layout } = plan
-  const marks = new Map(runningMarks(layout, datum, tape, hook).map((mark) => [mark.stripId, mark]))
-  const { lines } = layout
-  const zero = hookedAt(layout, datum, hook)
-  const fromDatum = (at: number) => (datum === 'left' ? zero + at : zero - at)
-  const rodStrips = layout.uprights.flatMap((batten) => {
-    const mark = marks.get(batten.id)?.[edge]
-    return mark
-      ? [
-          {
-            id: batten.id,
-            number: batten.number,
-            left: batten.left,
-            right: batten.right,
-            markAt: fromDatum(mark.exact),
-            label: formatLength(mark.tick, wording.format),
-          },
-        ]
-      : []
-  })
-  const heights = heightMarks(layout, tape).map((mark) => ({
-    id: mark.id,
-    at: lines.base.at0 + mark.reading.exact,
-    label: formatLength(mark.reading.tick, wording.format),
-    lit: mark.bandId !== undefined && mark.bandId === selected,
-  }))
+  const rodMarks = scene.nodes.filter((node) => node.kind === 'rodMark')
+  const heights = scene.nodes.filter((node) => node.kind === 'height')
   const flagged = new Set(
     plan.findings
       .filter(({ severity, stage }) => stage !== 'measure' && (severity === 'wrong' || severity === 'watch'))
@@ -180,6 +153,7 @@ export function WallStage({
           wallHeight={survey.height}
           tick={tick}
           heights={heights}
+          selected={selected}
           left={rodLeft}
         />
         <LongRod
@@ -187,7 +161,7 @@ export function WallStage({
           palette={SCREEN}
           wallWidth={survey.width}
           tick={tick}
-          strips={rodStrips}
+          strips={rodMarks}
           selected={selected}
           top={frame.toY(0) + 28}
           caption={

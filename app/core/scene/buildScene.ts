@@ -3,6 +3,7 @@ import type { Survey, Thing } from '~/model'
 import type { Plan } from '../computePlan'
 import type { Polygon } from '../geometry'
 import type { Role } from '../pieces'
+import { type DimensionNode, type HeightNode, type Marking, type RodMark, rodNodes } from './rods'
 import { keepOutsOf } from '../survey/keepOuts'
 import { isPlate, outlineOf } from '../survey/obstacles'
 import { bendsWithin, type Profile, profileAt } from '../survey/profile'
@@ -50,6 +51,9 @@ export type SceneNode =
       readonly top: number
     }
   | { readonly kind: 'keepOut'; readonly id: string; readonly polygon: Polygon }
+  | RodMark
+  | HeightNode
+  | DimensionNode
 
 /** The drawing as plain data. `width` and `height` are the wall's. */
 export interface Scene {
@@ -120,8 +124,8 @@ function fieldNodes({ layout }: Plan): SceneNode[] {
 /** How much larger a deviation is drawn on demand. */
 const EXAGGERATION = 10
 
-/** Draws a plan: the wall as it is, what stands on it and behind it, and the strips. */
-export function buildScene(plan: Plan, survey: Survey): Scene {
+/** Draws a plan: the wall as it is, what stands on it and behind it, the strips, and with `marking` the marks on its rods. */
+export function buildScene(plan: Plan, survey: Survey, marking?: Marking): Scene {
   const { shape } = plan.layout
   const things = survey.things.map((thing): SceneNode => ({
     kind: 'thing',
@@ -168,6 +172,7 @@ export function buildScene(plan: Plan, survey: Survey): Scene {
         polygon: wallOutline(shape, survey, EXAGGERATION),
         times: EXAGGERATION,
       },
+      ...(marking ? rodNodes(plan, marking) : []),
     ],
   }
 }

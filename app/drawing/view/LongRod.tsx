@@ -1,19 +1,9 @@
 import { memo } from 'react'
+import type { RodMark } from '~/core/scene/rods'
 import type { Frame } from './frame'
 import type { Palette } from './palette'
 import { SvgLength } from './SvgLength'
 import { labelWidth, thinLabels } from './spreadLabels'
-
-/** One strip on the long rod: where it lies, its number, and the mark the tape reads. */
-export interface RodStrip {
-  readonly id: string
-  readonly number: number
-  readonly left: number
-  readonly right: number
-  /** Where the pencil line goes, in wall units. */
-  readonly markAt: number
-  readonly label: string
-}
 
 export interface LongRodProps {
   readonly frame: Frame
@@ -21,7 +11,7 @@ export interface LongRodProps {
   readonly wallWidth: number
   /** Wall units between two ticks. */
   readonly tick: number
-  readonly strips: readonly RodStrip[]
+  readonly strips: readonly RodMark[]
   readonly selected: string | null
   readonly top: number
   readonly caption: string
@@ -55,90 +45,134 @@ const Ticks = memo(function Ticks({
   ))
 })
 
-/** The rod under the wall: every strip's place full width, its number, and its running mark below. */
-export function LongRod(props: LongRodProps) {
-  const { frame, palette, wallWidth, strips, selected, top, tick } = props
+interface RodStripProps extends Pick<LongRodProps, 'frame' | 'palette' | 'top'> {
+  readonly onPoint: LongRodProps['onPoint'] | undefined
+  readonly onPick: LongRodProps['onPick'] | undefined
+  readonly stripId: string
+  readonly number: number
+  readonly left: number
+  readonly right: number
+  readonly markAt: number
+  readonly text: string
+  readonly lit: boolean
+  readonly numbered: boolean
+  /** The row its reading stands in; null where there is no room for it. */
+  readonly row: 'upper' | 'lower' | null
+}
+
+/** One strip on the rod, drawn anew only where it lies or reads otherwise. */
+const RodStrip = memo(function RodStrip(props: RodStripProps) {
+  const { frame, palette, top, stripId, number, left, right, markAt, text, lit, numbered, row } = props
   const { toX, scale } = frame
-  const wishes = strips.map(({ markAt, label }) => ({ at: toX(markAt), size: labelWidth(label, 13) + 9 }))
-  const must = strips.flatMap(({ id }, i) => (id === selected ? [i] : []))
-  const shown = thinLabels(wishes, new Set(must))
-  const lower = thinLabels(wishes, new Set(), shown)
-  const numbered = thinLabels(
-    strips.map(({ left, right, number }) => ({
-      at: toX((left + right) / 2),
-      size: String(number).length * 7 + 5,
-    })),
-    new Set(must),
-  )
+  const inside = (right - left) * scale > 9 + 5 * String(number).length
   return (
-    <g onPointerLeave={() => props.onPoint?.(null)}>
+    <g
+      data-rod-strip={stripId}
+      data-lit={lit || undefined}
+      onPointerEnter={() => props.onPoint?.(stripId)}
+      onClick={() => props.onPick?.(stripId)}
+      cursor={props.onPick ? 'pointer' : undefined}
+    >
       <rect
-        x={toX(0)}
+        x={toX(left)}
         y={top}
-        width={wallWidth * scale}
+        width={Math.max(1, (right - left) * scale)}
         height={HEIGHT}
-        fill={palette.rod}
-        stroke={palette.rodEdge}
-        rx={2}
+        fill={lit ? palette.chalk : palette.rodEdge}
+        fillOpacity={lit ? 1 : 0.35}
       />
-      <Ticks frame={frame} palette={palette} wallWidth={wallWidth} tick={tick} top={top} />
-      {strips.map(({ id, number, left, right, markAt, label }, i) => {
-        const lit = id === selected
-        const inside = (right - left) * scale > 9 + 5 * String(number).length
-        return (
-          <g
-            key={id}
-            data-rod-strip={id}
-            data-lit={lit || undefined}
-            onPointerEnter={() => props.onPoint?.(id)}
-            onClick={() => props.onPick?.(id)}
-            cursor={props.onPick ? 'pointer' : undefined}
-          >
-            <rect
-              x={toX(left)}
-              y={top}
-              width={Math.max(1, (right - left) * scale)}
-              height={HEIGHT}
-              fill={lit ? palette.chalk : palette.rodEdge}
-              fillOpacity={lit ? 1 : 0.35}
-            />
-            <line
-              x1={toX(markAt)}
-              x2={toX(markAt)}
-              y1={top - 7}
-              y2={top + HEIGHT + 5}
-              stroke={lit ? palette.chalk : palette.ink}
-              strokeWidth={lit ? 2.5 : 1.25}
-            />
-            {numbered.has(i) ? (
-              <text
-                x={toX((left + right) / 2)}
-                y={inside ? top + HEIGHT / 2 + 4 : top - 10}
-                textAnchor="middle"
-                fontSize={12}
-                fontWeight={650}
-                fill={inside ? (lit ? palette.paper : palette.rodInk) : lit ? palette.chalk : palette.soft}
-              >
-                {number}
-              </text>
-            ) : null}
-            {shown.has(i) || lower.has(i) ? (
-              <SvgLength
-                text={label}
-                x={toX(markAt)}
-                y={top + HEIGHT + (shown.has(i) ? 21 : 38)}
-                textAnchor="middle"
-                fontSize={lit ? 14.5 : 13}
-                fontWeight={lit ? 750 : 550}
-                fill={lit ? palette.chalk : palette.ink}
-              />
-            ) : null}
-          </g>
-        )
-      })}
-      <text x={toX(0)} y={top + HEIGHT + (lower.size > 0 ? 57 : 40)} fontSize={12} fill={palette.soft}>
-        {props.caption}
-      </text>
+      <line
+        x1={toX(markAt)}
+        x2={toX(markAt)}
+        y1={top - 7}
+        y2={top + HEIGHT + 5}
+        stroke={lit ? palette.chalk : palette.ink}
+        strokeWidth={lit ? 2.5 : 1.25}
+      />
+      {numbered ? (
+        <text
+          x={toX((left + right) / 2)}
+          y={inside ? top + HEIGHT / 2 + 4 : top - 10}
+          textAnchor="middle"
+          fontSize={12}
+          fontWeight={650}
+          fill={inside ? (lit ? palette.paper : palette.rodInk) : lit ? palette.chalk : palette.soft}
+        >
+          {number}
+        </text>
+      ) : null}
+      {row ? (
+        <SvgLength
+          text={text}
+          x={toX(markAt)}
+          y={top + HEIGHT + (row === 'upper' ? 21 : 38)}
+          textAnchor="middle"
+          fontSize={lit ? 14.5 : 13}
+          fontWeight={lit ? 750 : 550}
+          fill={lit ? palette.chalk : palette.ink}
+        />
+      ) : null}
     </g>
   )
+})
+
+function sameMarks(a: readonly RodMark[], b: readonly RodMark[]): boolean {
+  const same = (p: RodMark, q: RodMark | undefined) =>
+    p.stripId === q?.stripId &&
+    p.number === q.number &&
+    p.left === q.left &&
+    p.right === q.right &&
+    p.markAt === q.markAt &&
+    p.text === q.text
+  return a === b || (a.length === b.length && a.every((mark, i) => same(mark, b[i])))
 }
+
+/** The rod under the wall: every strip's place full width, its number, and its running mark below. */
+export const LongRod = memo(
+  function LongRod(props: LongRodProps) {
+    const { frame, palette, wallWidth, strips, selected, top, tick } = props
+    const { toX, scale } = frame
+    const wishes = strips.map(({ markAt, text }) => ({ at: toX(markAt), size: labelWidth(text, 13) + 9 }))
+    const must = strips.flatMap(({ stripId }, i) => (stripId === selected ? [i] : []))
+    const shown = thinLabels(wishes, new Set(must))
+    const lower = thinLabels(wishes, new Set(), shown)
+    const numbered = thinLabels(
+      strips.map(({ left, right, number }) => ({
+        at: toX((left + right) / 2),
+        size: String(number).length * 7 + 5,
+      })),
+      new Set(must),
+    )
+    return (
+      <g onPointerLeave={() => props.onPoint?.(null)}>
+        <rect
+          x={toX(0)}
+          y={top}
+          width={wallWidth * scale}
+          height={HEIGHT}
+          fill={palette.rod}
+          stroke={palette.rodEdge}
+          rx={2}
+        />
+        <Ticks frame={frame} palette={palette} wallWidth={wallWidth} tick={tick} top={top} />
+        {strips.map(({ stripId, number, left, right, markAt, text }, i) => (
+          <RodStrip
+            key={stripId}
+            {...{ frame, palette, top, stripId, number, left, right, markAt, text }}
+            lit={stripId === selected}
+            numbered={numbered.has(i)}
+            row={shown.has(i) ? 'upper' : lower.has(i) ? 'lower' : null}
+            onPoint={props.onPoint}
+            onPick={props.onPick}
+          />
+        ))}
+        <text x={toX(0)} y={top + HEIGHT + (lower.size > 0 ? 57 : 40)} fontSize={12} fill={palette.soft}>
+          {props.caption}
+        </text>
+      </g>
+    )
+  },
+  ({ strips, ...a }, { strips: others, ...b }) =>
+    sameMarks(strips, others) &&
+    (Object.keys(a) as (keyof typeof a)[]).every((key) => Object.is(a[key], b[key])),
+)

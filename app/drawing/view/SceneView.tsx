@@ -157,6 +157,9 @@ export function SceneView(props: SceneViewProps) {
                 pointerEvents="none"
               />
             ) : null
+          default:
+            // the rods draw their own
+            return null
         }
       })}
     </g>

@@ -162,12 +162,14 @@ describe('rods', () => {
 
   test('the long rod carries every strip with its number and its mark', () => {
     const strips = [10, 50, 90].map((left, i) => ({
-      id: `batten-${i + 1}`,
+      kind: 'rodMark' as const,
+      id: `rod-batten-${i + 1}`,
+      stripId: `batten-${i + 1}`,
       number: i + 1,
       left: inches(left),
       right: inches(left + 2.5),
       markAt: inches(left),
-      label: `${left}`,
+      text: `${left}`,
     }))
     const { container } = render(
       <svg>
@@ -193,8 +195,9 @@ describe('rods', () => {
     const heights = [4, 54, 57.5, 58.25].map((at) => ({
       id: `h${at}`,
       at: inches(at),
-      label: `${at}`,
-      lit: at === 54,
+      kind: 'height' as const,
+      bandId: at === 54 ? 'topRail' : null,
+      text: `${at}`,
     }))
     const { container } = render(
       <svg>
@@ -204,6 +207,7 @@ describe('rods', () => {
           wallHeight={inches(95)}
           tick={inches(1)}
           heights={heights}
+          selected={null}
           left={50}
         />
       </svg>,
