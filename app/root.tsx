@@ -1,4 +1,5 @@
 import '@fontsource-variable/archivo/wght.css'
+import archivo from '@fontsource-variable/archivo/files/archivo-latin-wght-normal.woff2?url'
 import { I18nProvider, RouterProvider } from 'react-aria-components'
 import {
   isRouteErrorResponse,
@@ -23,6 +24,11 @@ declare module 'react-aria-components' {
     routerOptions: NavigateOptions
   }
 }
+
+/** The type is asked for with the page: a page that changes its type once it is up jumps. */
+export const links: Route.LinksFunction = () => [
+  { rel: 'preload', href: archivo, as: 'font', type: 'font/woff2', crossOrigin: 'anonymous' },
+]
 
 export function loader({ request }: Route.LoaderArgs) {
   return { theme: themeOf(request) }

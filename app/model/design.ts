@@ -130,7 +130,7 @@ export function designSchema(length: LengthSchema) {
 }
 
 /** The stored form. */
-export const storedDesign = designSchema(storedLength)
+export const storedDesign = /*@__PURE__*/ designSchema(storedLength)
 
 /** A design as stored. */
 export type DesignDocument = z.output<typeof storedDesign>
@@ -146,9 +146,25 @@ export interface Design extends UprightOptions, Pick<GridOptions, 'border' | 'ro
 export type Foot = Design['foot']
 export type HeightRule = (typeof HEIGHT_RULES)[number]
 
-const FRAME_KEYS = Object.keys(frameShape(storedLength)) as (keyof Frame)[]
-const OWN_KEYS = Object.keys(ownShape(storedLength)) as (keyof Own)[]
-const PLACED_KEYS = Object.keys(placedShape(storedLength)) as (keyof Placed)[]
+// written out, so that a page that only reads designs needs no schema; a test holds them to it
+/** What of a design is the frame's, the wall's own, and placed by hand. */
+export const FRAME_KEYS = [
+  'rails',
+  'through',
+  'railJoint',
+  'proud',
+  'fixing',
+] as const satisfies (keyof Frame)[]
+export const OWN_KEYS = [
+  'extent',
+  'corners',
+  'meets',
+  'levelRule',
+  'locked',
+  'apart',
+  'judgement',
+] as const satisfies (keyof Own)[]
+export const PLACED_KEYS = ['sectionOwn', 'shift', 'fillers'] as const satisfies (keyof Placed)[]
 const NOTHING_PLACED: Placed = { sectionOwn: {}, shift: ZERO, fillers: null }
 
 const views = new WeakMap<DesignDocument, Design>()

@@ -6,7 +6,7 @@ import { idSchema } from './material'
 import { settingsSchema } from './settings'
 import { surveySchema } from './survey'
 
-const title = z.string().trim().min(1).max(80)
+const title = /*@__PURE__*/ z.string().trim().min(1).max(80)
 
 /** What a wall is (survey) and what it is to become (design): the document one revision holds. */
 export function wallDocumentSchema(length: LengthSchema) {
@@ -14,7 +14,7 @@ export function wallDocumentSchema(length: LengthSchema) {
 }
 
 export type WallDocument = z.output<ReturnType<typeof wallDocumentSchema>>
-export const storedWallDocument = wallDocumentSchema(storedLength)
+export const storedWallDocument = /*@__PURE__*/ wallDocumentSchema(storedLength)
 
 /** A whole job as one JSON document: what is exported, imported and given to `plan`. */
 export function jobFileSchema(length: LengthSchema) {
@@ -45,10 +45,8 @@ export function jobFileSchemaFor(units: Units) {
   return jobFileSchema(typedLength(units))
 }
 
-const unitsOfFile = z.object({ settings: z.object({ units: z.enum(UNITS) }) })
-
 /** The units a file says it is written in; inches when it says nothing readable. */
 export function unitsOf(raw: unknown): Units {
-  const found = unitsOfFile.safeParse(raw)
+  const found = z.object({ settings: z.object({ units: z.enum(UNITS) }) }).safeParse(raw)
   return found.success ? found.data.settings.units : 'inches'
 }

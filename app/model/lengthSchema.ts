@@ -5,7 +5,7 @@ import { type Length, type LengthIssue, nanometers, parseLength, type Units } fr
 export type LengthSchema = z.ZodType<Length, unknown>
 
 /** Lengths in stored documents: whole nanometers only. */
-export const storedLength: LengthSchema = z
+export const storedLength: LengthSchema = /*@__PURE__*/ z
   .number()
   .int()
   .transform((value) => nanometers(value))

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { type LengthSchema, positive, storedLength } from './lengthSchema'
 
 /** Identifiers are short, stable and safe in a URL. */
-export const idSchema = z
+export const idSchema = /*@__PURE__*/ z
   .string()
   .min(1)
   .max(64)
@@ -23,4 +23,4 @@ export function materialSchema(length: LengthSchema) {
 export type Material = z.output<ReturnType<typeof materialSchema>>
 
 /** The stored form. */
-export const storedMaterial = materialSchema(storedLength)
+export const storedMaterial = /*@__PURE__*/ materialSchema(storedLength)

@@ -2,35 +2,35 @@ import { z } from 'zod'
 import type { ChangedPart } from './changedParts'
 import type { StoredDocument } from './documents'
 
-const revision = z.number().int().positive()
-const based = z.strictObject({ id: z.string().max(64), base: revision })
-
 /** How many walls one page works on at most. */
 export const WALLS_ON_PAGE = 60
 /** How many saves without an answer a page still names. */
 export const UNANSWERED_MOST = 40
-/** Each of them with a survey and a design, and the job's settings. */
-const documentsOf = <T extends z.ZodType>(entry: T) => z.array(entry).max(2 * WALLS_ON_PAGE + 1)
-
 /**
  * What a page asks of the server. Each request names every document the page has and the revision it has it at; a save
- * carries the bodies it changed, a step the change it was pressed for.
+ * carries the bodies it changed, a step the change it was pressed for. Made when it is wanted: pages need only its type.
  */
-export const pageRequestSchema = z.discriminatedUnion('intent', [
-  z.strictObject({
-    intent: z.literal('save'),
-    documents: documentsOf(based.extend({ body: z.unknown().optional() })),
-    /** What is done where another window changed the same thing: nothing, or what is here stands. */
-    clashing: z.enum(['ask', 'mine']),
-    /** The name of this save, and of those before it whose answers never came: their bases may be older than what they wrote. */
-    token: z.string().min(1).max(64),
-    after: z.array(z.string().max(64)).max(UNANSWERED_MOST),
-  }),
-  z.strictObject({ intent: z.literal('undo'), change: revision, documents: documentsOf(based) }),
-  z.strictObject({ intent: z.literal('redo'), change: revision, documents: documentsOf(based) }),
-])
+export function pageRequestSchema() {
+  const revision = z.number().int().positive()
+  const based = z.strictObject({ id: z.string().max(64), base: revision })
+  // each wall with a survey and a design, and the job's settings
+  const documentsOf = <T extends z.ZodType>(entry: T) => z.array(entry).max(2 * WALLS_ON_PAGE + 1)
+  return z.discriminatedUnion('intent', [
+    z.strictObject({
+      intent: z.literal('save'),
+      documents: documentsOf(based.extend({ body: z.unknown().optional() })),
+      /** What is done where another window changed the same thing: nothing, or what is here stands. */
+      clashing: z.enum(['ask', 'mine']),
+      /** The name of this save, and of those before it whose answers never came: their bases may be older than what they wrote. */
+      token: z.string().min(1).max(64),
+      after: z.array(z.string().max(64)).max(UNANSWERED_MOST),
+    }),
+    z.strictObject({ intent: z.literal('undo'), change: revision, documents: documentsOf(based) }),
+    z.strictObject({ intent: z.literal('redo'), change: revision, documents: documentsOf(based) }),
+  ])
+}
 
-export type PageRequest = z.output<typeof pageRequestSchema>
+export type PageRequest = z.output<ReturnType<typeof pageRequestSchema>>
 
 /** One step back or forward, with what it is about and the walls it changes, by name. */
 export interface HistoryStep {

@@ -66,7 +66,7 @@ export type Boxes = z.output<ReturnType<typeof boxesSchema>>
 /** What a proposal is judged by, and how much each counts: 0 is nothing, 10 is most. */
 export const CRITERIA = ['plates', 'slivers', 'wish', 'symmetry', 'studs', 'boards', 'pieces'] as const
 export type Criterion = (typeof CRITERIA)[number]
-const weight = z.number().min(0).max(10)
+const weight = /*@__PURE__*/ z.number().min(0).max(10)
 
 /** Within what limits proposals are searched and how they are judged. */
 export function judgementSchema(length: LengthSchema) {

@@ -68,16 +68,16 @@ export type UprightOptions = NonNullable<Patterns['battens']>
 export type GridOptions = NonNullable<Patterns['grid']>
 type AnyOptions = GridOptions & NonNullable<Patterns['boxes']>
 
-const keysOf = (shape: object) => Object.keys(shape) as (keyof AnyOptions)[]
-const shapes = optionShapes(storedLength)
+const PLAIN = ['battenMaterial', 'foot', 'topRail', 'cap', 'height'] as const satisfies (keyof AnyOptions)[]
+const UPRIGHT = [...PLAIN, 'spacing', 'sections'] as const satisfies (keyof AnyOptions)[]
 
-/** The names of each pattern's options. */
+/** The names of each pattern's options: written out, as a page that only reads designs needs no schema. */
 export const OPTION_KEYS: Readonly<Record<Pattern, readonly (keyof AnyOptions)[]>> = {
-  battens: keysOf(shapes.battens),
-  grid: keysOf(shapes.grid),
-  boxes: keysOf(shapes.boxes),
-  slats: keysOf(shapes.slats),
-  rails: keysOf(shapes.rails),
+  battens: UPRIGHT,
+  grid: [...UPRIGHT, 'border', 'rows'],
+  boxes: [...PLAIN, 'boxes'],
+  slats: UPRIGHT,
+  rails: PLAIN,
 }
 
 /** What stands where nothing was chosen yet, of stuff there is: common practice, no source. */

@@ -6,7 +6,7 @@ import { idSchema } from './material'
 /** How a reading came about. */
 export const METHODS = ['tape', 'laser', 'finder', 'file'] as const
 
-const when = z.iso.datetime()
+const when = /*@__PURE__*/ z.iso.datetime()
 
 /**
  * One reading of the wall. `place` is a height from the floor for a width or a plumb reading, a distance from
@@ -97,18 +97,20 @@ export function behindSchema(length: LengthSchema) {
 export type Behind = z.output<ReturnType<typeof behindSchema>>
 
 /** The walk round the room before the first design: null is not asked yet. */
-export const walkRoundSchema = z.strictObject({
-  plates: z.enum(['none', 'placed']).nullable(),
-  sideTrim: z.enum(['none', 'placed']).nullable(),
-  ledges: z.enum(['none', 'placed']).nullable(),
-  texture: z.enum(['smooth', 'textured']).nullable(),
-  age: z.enum(['before1978', 'later', 'unknown']).nullable(),
-  holder: z.enum(['owner', 'renter']).nullable(),
-  furniture: z.enum(['none', 'stays']).nullable(),
-  child: z.enum(['no', 'yes']).nullable(),
-})
+export function walkRoundSchema() {
+  return z.strictObject({
+    plates: z.enum(['none', 'placed']).nullable(),
+    sideTrim: z.enum(['none', 'placed']).nullable(),
+    ledges: z.enum(['none', 'placed']).nullable(),
+    texture: z.enum(['smooth', 'textured']).nullable(),
+    age: z.enum(['before1978', 'later', 'unknown']).nullable(),
+    holder: z.enum(['owner', 'renter']).nullable(),
+    furniture: z.enum(['none', 'stays']).nullable(),
+    child: z.enum(['no', 'yes']).nullable(),
+  })
+}
 
-export type WalkRound = z.output<typeof walkRoundSchema>
+export type WalkRound = z.output<ReturnType<typeof walkRoundSchema>>
 export type WalkQuestion = keyof WalkRound
 
 /** Nothing asked yet. */

@@ -30,7 +30,7 @@ export function settingsSchema(length: LengthSchema) {
 export type Settings = z.output<ReturnType<typeof settingsSchema>>
 
 /** The stored form. */
-export const storedSettings = settingsSchema(storedLength)
+export const storedSettings = /*@__PURE__*/ settingsSchema(storedLength)
 
 /** Settings of a new job: the built-in materials in their usual lengths, no prices. */
 export function startingSettings(units: Settings['units'], tape: Settings['tape']): Settings {

@@ -10,9 +10,9 @@ export const ENDS = ['gap', 'strip', 'half', 'stripGap', 'gapStrip'] as const
 /** What a wished number means: clear between strips, or centre to centre. */
 export const MEASURES = ['gap', 'pitch'] as const
 
-const count = z.number().int().min(1).max(400)
-const ends = z.enum(ENDS)
-const measure = z.enum(MEASURES)
+const count = /*@__PURE__*/ z.number().int().min(1).max(400)
+const ends = /*@__PURE__*/ z.enum(ENDS)
+const measure = /*@__PURE__*/ z.enum(MEASURES)
 
 /** The spacing schools: one tagged option each, one file each in core/spacing. */
 export function spacingSchema(length: LengthSchema) {

@@ -40,7 +40,7 @@ export function surveySchema(length: LengthSchema) {
     readings: z.array(readingSchema(length)).max(400).default([]),
     things: z.array(thingSchema(length)).max(100).default([]),
     behind: behindSchema(length).default({ studs: [], wallboard: inches(0.5), keepOuts: [] }),
-    walkRound: walkRoundSchema.default(NOT_WALKED),
+    walkRound: walkRoundSchema().default(NOT_WALKED),
     /** What the wall does at its two ends: another wall turns in or out there, or none meets it. */
     turns: z
       .strictObject({ left: z.enum(TURNS), right: z.enum(TURNS) })
@@ -58,7 +58,7 @@ export type Survey = z.output<ReturnType<typeof surveySchema>>
 export type RunningTrim = NonNullable<Survey['baseboard']>
 
 /** The stored form. */
-export const storedSurvey = surveySchema(storedLength)
+export const storedSurvey = /*@__PURE__*/ surveySchema(storedLength)
 
 /** A wall nobody has measured yet: round figures, to be overwritten. */
 export function blankSurvey(): Survey {

@@ -1,12 +1,16 @@
 import { asc, eq } from 'drizzle-orm'
-import { type Act, actSchema, actsSchema } from '~/model'
+import { z } from 'zod'
+import { type Act, ACTS_AT_ONCE, actSchema } from '~/model'
 import type { Database } from './db/database.server'
 import { acts } from './db/schema.server'
 import { wallExists } from './walls.server'
 
+const ACT = actSchema()
+const ACTS = z.array(ACT).min(1).max(ACTS_AT_ONCE)
+
 /** Keeps acts done at a wall; those it has already are left as they are. False where they can't be read, or there is no such wall. */
 export function recordActs(db: Database, ids: { jobId: string; wallId: string }, posted: unknown): boolean {
-  const parsed = actsSchema.safeParse(posted)
+  const parsed = ACTS.safeParse(posted)
   if (!parsed.success || !wallExists(db, ids)) return false
   const createdAt = Date.now()
   const rows = parsed.data.map(({ id, kind, doneAt, ...body }) => ({
@@ -29,5 +33,5 @@ export function actsOf(db: Database, wallId: string): Act[] {
     .where(eq(acts.wallId, wallId))
     .orderBy(asc(acts.doneAt), asc(acts.createdAt))
     .all()
-    .map(({ id, kind, doneAt, body }) => actSchema.parse({ id, kind, doneAt, ...JSON.parse(body) }))
+    .map(({ id, kind, doneAt, body }) => ACT.parse({ id, kind, doneAt, ...JSON.parse(body) }))
 }

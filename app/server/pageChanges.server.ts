@@ -26,6 +26,8 @@ class Refused extends Error {
   }
 }
 
+const REQUEST = pageRequestSchema()
+
 type Sent = Extract<PageRequest, { intent: 'save' }>['documents'][number]
 
 /** A body a page sent, with the document it is of and what that holds now. */
@@ -158,7 +160,7 @@ function step(db: Database, page: Page, request: Exclude<PageRequest, { intent: 
  * merged where the changes do not touch, and the page is told where they do.
  */
 export function changePage(db: Database, page: Page, posted: unknown): PageAnswer {
-  const parsed = pageRequestSchema.safeParse(posted)
+  const parsed = REQUEST.safeParse(posted)
   if (!parsed.success) return { kind: 'refused', problems: [refusalText.notUnderstood] }
   const request = parsed.data
   try {

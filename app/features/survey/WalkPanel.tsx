@@ -2,7 +2,7 @@ import { TriangleAlert } from 'lucide-react'
 import { styled } from 'styled-components'
 import { useWallEditor } from '~/editor/WallEditor'
 import { WALK_QUESTIONS, walkCaution } from '~/messages'
-import { type WalkQuestion, walkRoundSchema } from '~/model'
+import { type WalkQuestion, type WalkRound } from '~/model'
 import { Picks } from '~/ui/Picks'
 import { Soft } from '~/ui/page'
 import { space, type } from '~/ui/theme'
@@ -40,8 +40,9 @@ export function WalkPanel() {
               value={answer ?? ''}
               options={answers}
               onChange={(id) => {
-                const next = walkRoundSchema.safeParse({ ...walkRound, [question]: id })
-                if (next.success) edit([{ type: 'patchSurvey', patch: { walkRound: next.data } }], 'done')
+                // the answers are the question's own
+                const next = { ...walkRound, [question]: id } as WalkRound
+                edit([{ type: 'patchSurvey', patch: { walkRound: next } }], 'done')
               }}
             />
             {caution ? (

@@ -1,7 +1,15 @@
 import { readFileSync } from 'node:fs'
 import { inches } from '~/length'
 import { parseJobFile, parseWall, readWall } from '.'
-import { inForce, startingDesign, withDesign } from '../design'
+import {
+  FRAME_KEYS,
+  inForce,
+  OWN_KEYS,
+  PLACED_KEYS,
+  startingDesign,
+  storedDesign,
+  withDesign,
+} from '../design'
 import { OPTION_KEYS } from '../patternOptions'
 import { PATTERNS, STARTING_BOXES, STARTING_JUDGEMENT } from '../pattern'
 import { blankSurvey } from '../survey'
@@ -123,6 +131,18 @@ describe('a design with the options of each pattern', () => {
     const design = startingDesign()
     expect(inForce(design)).toBe(inForce(design))
     expect(inForce(withDesign(design, {}))).toEqual(inForce(design))
+  })
+
+  test('the names of what a design has are those of its schema', () => {
+    const { patterns, frame, own } = storedDesign.shape
+    const keys = (shape: object) => Object.keys(shape).sort()
+    expect([...FRAME_KEYS].sort()).toEqual(keys(frame.shape))
+    expect([...OWN_KEYS, 'placed'].sort()).toEqual(keys(own.shape))
+    expect([...PLACED_KEYS].sort()).toEqual(
+      keys(own.shape.placed.def.innerType.shape.grid.def.innerType.shape),
+    )
+    for (const pattern of PATTERNS)
+      expect([...OPTION_KEYS[pattern]].sort()).toEqual(keys(patterns.shape[pattern].def.innerType.shape))
   })
 
   test('turned through all patterns, each has its own options and no other', () => {
