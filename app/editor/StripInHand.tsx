@@ -1,7 +1,7 @@
 import { ChevronLeft, ChevronRight } from 'lucide-react'
 import { styled } from 'styled-components'
 import { runningMarks } from '~/core/marks/runningMarks'
-import { materialName, pieceName, say, stripName } from '~/messages'
+import { materialName, partName, say, stripName } from '~/messages'
 import { Button } from '~/ui/Button'
 import { Fractions } from '~/ui/Fractions'
 import { Soft, Spread } from '~/ui/page'
@@ -52,7 +52,7 @@ export function StripInHand() {
   return (
     <Card aria-label="Strip in hand">
       <Spread>
-        <h2>{selected ? stripName(selected) : 'Strip in hand'}</h2>
+        <h2>{selected ? stripName(selected, wording) : 'Strip in hand'}</h2>
         <span>
           <Button $kind="quiet" aria-label="Strip before" onPress={() => step(at < 0 ? 0 : -1)}>
             <ChevronLeft size={20} aria-hidden />
@@ -90,7 +90,7 @@ export function StripInHand() {
             const row = plan.cutList.find(({ pieceIds }) => pieceIds.includes(piece.id))
             return (
               <div key={piece.id} style={{ display: 'contents' }}>
-                <dt>{pieces.length > 1 ? pieceName(piece).replace(/^.*, /, '') : 'cut'}</dt>
+                <dt>{pieces.length > 1 ? partName(piece.part) : 'cut'}</dt>
                 <dd>
                   <Fractions text={say(piece.cutLength, wording)} /> · {row?.label} · {whereCut(piece.id)}
                 </dd>

@@ -7,7 +7,7 @@ import type { Act, Edit, PageHistory, StoredDocument, WallDocument, Workpiece } 
 import { planOf, wordingOf } from './planOf'
 import { browserOutbox, browserSaver } from './saving/browserSaver'
 import type { Outbox } from './saving/outbox'
-import type { Saver, SaverState } from './saving/saver'
+import type { Saver } from './saving/saver'
 import { useAtRest } from './useAtRest'
 import { type Boards, useBoards } from './useBoards'
 import { createWallStore, type Pace, type Unread, type WallState, type WallStore } from './wallStore'
@@ -68,7 +68,7 @@ export function useWallEditor(): WallEditor {
 export function useWallNow() {
   const { pull, hold, release } = useWallStore()
   const workpiece = useWallState(({ now }) => now)
-  return { workpiece, plan: planOf(workpiece), wording: wordingOf(workpiece.settings), pull, hold, release }
+  return { workpiece, plan: planOf(workpiece), wording: wordingOf(workpiece), pull, hold, release }
 }
 
 /** The strip lit everywhere, by its id. */
@@ -81,11 +81,7 @@ export function useUnread(): Readonly<Record<string, Unread>> {
   return useWallState(({ unread }) => unread)
 }
 
-/** How saving stands, what undo and redo would do. Only inside WallEditorProvider. */
-export function useSaving<T>(pick: (state: SaverState) => T): T {
-  return useStore(useWallStore().saver.store, pick)
-}
-
+/** What keeps the wall saved: how it stands, undo and redo. Only inside WallEditorProvider. */
 export function useSaver(): Saver {
   return useWallStore().saver
 }
@@ -119,7 +115,7 @@ function ShownProvider({ identity, children }: { identity: WallIdentity; childre
   const rests = cut !== plan.cutList
   const boards = useMemo(() => (rests ? { ...found, searching: true, rests: true } : found), [found, rests])
   const editor = useMemo((): WallEditor => {
-    const wording = wordingOf(workpiece.settings)
+    const wording = wordingOf(workpiece)
     const acts = { edit, saveNow, restore, select, lookAt, reportUnread }
     return { identity, workpiece, plan, wording, boards, ...acts }
   }, [identity, workpiece, plan, boards, edit, saveNow, restore, select, lookAt, reportUnread])

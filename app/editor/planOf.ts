@@ -1,9 +1,10 @@
 import { computePlan, type Plan } from '~/core/computePlan'
+import { stripNames } from '~/core/layout/stripNames'
 import type { Wording } from '~/messages'
-import type { Settings, Workpiece } from '~/model'
+import type { Workpiece } from '~/model'
 
 const plans = new WeakMap<Workpiece, Plan>()
-const wordings = new WeakMap<Settings, Wording>()
+const wordings = new WeakMap<Workpiece, Wording>()
 
 /** The plan of a wall, computed once however many show it. */
 export function planOf(workpiece: Workpiece): Plan {
@@ -14,12 +15,13 @@ export function planOf(workpiece: Workpiece): Plan {
   return plan
 }
 
-/** How a job's lengths and materials are said; the same for the same settings. */
-export function wordingOf(settings: Settings): Wording {
-  const known = wordings.get(settings)
+/** How a job's lengths and materials and a wall's strips are said; the same for the same wall. */
+export function wordingOf(workpiece: Workpiece): Wording {
+  const known = wordings.get(workpiece)
   if (known) return known
-  const { units, tape, materials, currency } = settings
-  const wording: Wording = { format: { units, tape }, materials, currency }
-  wordings.set(settings, wording)
+  const { units, tape, materials, currency } = workpiece.settings
+  const strips = stripNames(planOf(workpiece).layout)
+  const wording: Wording = { format: { units, tape }, materials, currency, strips }
+  wordings.set(workpiece, wording)
   return wording
 }

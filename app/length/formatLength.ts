@@ -34,7 +34,7 @@ function inchParts(negative: boolean, nm: number, units: Units, perInch: number)
 }
 
 /** A length rounded to the tape, in parts. */
-export function lengthParts(length: number, { units, tape }: LengthFormat): LengthParts {
+function lengthParts(length: number, { units, tape }: LengthFormat): LengthParts {
   const tick = readOnTape(Math.abs(length), tape).tick
   const negative = length < 0 && tick > 0
   if (units !== 'mm') return inchParts(negative, tick, units, Math.round(NM_PER_INCH / tickOf(tape)))
@@ -43,7 +43,7 @@ export function lengthParts(length: number, { units, tape }: LengthFormat): Leng
 }
 
 /** Parts joined as people write them: 2' 5 3/4, 29 3/4, 3/4, 756.5. */
-export function joinParts(parts: LengthParts): string {
+function joinParts(parts: LengthParts): string {
   const fraction = parts.numerator === 0 ? '' : `${parts.numerator}/${parts.denominator}`
   const feet = parts.feet === null ? '' : `${parts.feet}' `
   const whole = parts.whole === 0 && fraction !== '' && parts.feet === null ? '' : String(parts.whole)

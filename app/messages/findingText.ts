@@ -83,13 +83,13 @@ export function findingText(says: FindingSays, w: Wording): string {
     case 'gapOutsideLimits':
       return `The gap of ${say(says.gap, w)} is outside your limits of ${say(says.least, w)} to ${sayWithUnit(says.most, w)}.`
     case 'pieceLongerThanBoards':
-      return `${stripName(says.stripId)} needs ${sayWithUnit(says.length, w)}; the longest board listed gives ${sayWithUnit(says.longest, w)}.`
+      return `${stripName(says.stripId, w)} needs ${sayWithUnit(says.length, w)}; the longest board listed gives ${sayWithUnit(says.longest, w)}.`
     case 'noBoardsListed':
       return `No boards of ${materialName(says.materialId, w)} are listed to buy.`
     case 'bandJoined':
       return says.joint === 'scarf'
-        ? `${stripName(says.bandId)} is longer than the boards: ${says.parts} parts, each joint a scarf cut at 45° through the thickness. Put joints on studs.`
-        : `${stripName(says.bandId)} is longer than the boards: ${says.parts} parts butted square. Put joints on studs.`
+        ? `${stripName(says.bandId, w)} is longer than the boards: ${says.parts} parts, each joint a scarf cut at 45° through the thickness. Put joints on studs.`
+        : `${stripName(says.bandId, w)} is longer than the boards: ${says.parts} parts butted square. Put joints on studs.`
     case 'chainOpen': {
       const [before, after] =
         says.axis === 'across' ? ['left of it', 'right of it'] : ['below it', 'above it']
@@ -117,7 +117,7 @@ export function findingText(says: FindingSays, w: Wording): string {
     case 'ceilingFalls':
       return `The ceiling is out of level by ${sayWithUnit(says.fall, w)} over what is covered: ${fillText(says.gap, says.caulk, 'above the trim', w)}.`
     case 'stripMeets':
-      return `${stripName(says.stripId)} at ${say(says.at, w)} ${says.whole ? 'runs right over' : `overlaps by ${say(says.by, w)}`} the ${thingName(says.kind)}.`
+      return `${stripName(says.stripId, w)} at ${say(says.at, w)} ${says.whole ? 'runs right over' : `overlaps by ${say(says.by, w)}`} the ${thingName(says.kind)}.`
     case 'proudOf':
       return `The strips are ${say(says.strip, w)} thick, the ${trimName(says.what)} ${sayWithUnit(says.trim, w)}: they stand proud of it by ${say(says.strip - says.trim, w)}.`
     case 'notWalked':
@@ -130,18 +130,18 @@ export function findingText(says: FindingSays, w: Wording): string {
       return `The width was ${say(says.before, w)} before and is ${sayWithUnit(says.now, w)} now. If the pieces are cut already, ${says.pieces} at most no longer fit: these are the ways out.`
     case 'stripsShareWall':
       return says.otherIds.every((id) => id === says.stripId)
-        ? `The sides of ${stripName(says.stripId).toLowerCase()} lie over one another: it can’t be cut as drawn.`
-        : `${stripName(says.stripId)} lies over ${listed(says.otherIds.map((id) => stripName(id).toLowerCase()))}: they can’t both be cut as drawn.`
+        ? `The sides of ${stripName(says.stripId, w).toLowerCase()} lie over one another: it can’t be cut as drawn.`
+        : `${stripName(says.stripId, w)} lies over ${listed(says.otherIds.map((id) => stripName(id, w).toLowerCase()))}: they can’t both be cut as drawn.`
     case 'stripVanishes':
-      return `Of ${stripName(says.stripId).toLowerCase()} nothing is left to cut: what stands there takes all its place.`
+      return `Of ${stripName(says.stripId, w).toLowerCase()} nothing is left to cut: what stands there takes all its place.`
     case 'bandOffWall':
-      return `${stripName(says.bandId)} runs ${sayWithUnit(says.by, w)} ${says.edge === 'head' ? 'over the ceiling or the crown' : 'into the floor or the baseboard'}.`
+      return `${stripName(says.bandId, w)} runs ${sayWithUnit(says.by, w)} ${says.edge === 'head' ? 'over the ceiling or the crown' : 'into the floor or the baseboard'}.`
     case 'extentEmpty':
       return `Nothing is covered: from ${say(says.left, w)} to ${say(says.right, w)} leaves no part of a wall that ends at ${sayWithUnit(says.wall, w)}.`
     case 'extentBeyond':
       return `The part to cover runs to ${say(says.right, w)}; the wall ends at ${sayWithUnit(says.wall, w)}, and so does the layout.`
     case 'plateTooNear':
-      return `${stripName(says.stripId)} comes within ${say(says.space, w)} of the ${thingName(says.kind)}; ${sayWithUnit(says.asked, w)} was asked for.`
+      return `${stripName(says.stripId, w)} comes within ${say(says.space, w)} of the ${thingName(says.kind)}; ${sayWithUnit(says.asked, w)} was asked for.`
     case 'closes':
       return `Ends, strips and gaps close on ${sayWithUnit(says.wall, w)}.`
   }
@@ -216,9 +216,9 @@ export function wayOutText(says: WayOutSays, w: Wording): string {
       return `${way}: recut ${says.recut === 0 ? 'none' : says.recut}, ${boards}${cost}`
     }
     case 'moveRail':
-      return `${stripName(says.bandId)} to a top of ${say(says.top, w)}`
+      return `${stripName(says.bandId, w)} to a top of ${say(says.top, w)}`
     case 'takeRailOff':
-      return `Leave ${stripName(says.bandId).toLowerCase()} out`
+      return `Leave ${stripName(says.bandId, w).toLowerCase()} out`
     case 'askForLess':
       return says.clearance === 0 ? 'Let it touch' : `${say(says.clearance, w)} will do`
     case 'wholeWall':

@@ -1,3 +1,5 @@
+import type { SectionStart } from '~/core/layout/layout'
+import { someStrips } from '../../tests/namedStrips'
 import { computePlan } from '~/core/computePlan'
 import { proposalCards } from '~/core/judgement/cards'
 import { heightProposals } from '~/core/judgement/heights'
@@ -23,19 +25,21 @@ import {
 } from '.'
 
 const { units, tape, materials } = startingSettings('inches', '1/16')
-const w: Wording = { format: { units, tape }, materials }
+const w: Wording = { format: { units, tape }, materials, strips: someStrips }
 const plain = (text: string) => text.replaceAll('\u202f', ' ')
 
 test('strips and pieces of every pattern have names a carpenter uses', () => {
   expect(
-    ['stile-3', 'slat-12', 'box-2', 'rail-2', 'gridRail-2', 'chairRail-1', 'shelf-2', 'border'].map(
-      stripName,
+    ['stile-3', 'slat-12', 'box-2', 'rail-2', 'gridRail-2', 'chairRail-1', 'shelf-2', 'border'].map((id) =>
+      stripName(id, w),
     ),
   ).toEqual(['Stile 3', 'Slat 12', 'Box 2', 'Mid rail 2', 'Rail 2', 'Chair rail', 'Shelf 2', 'Border'])
-  expect(pieceName({ stripId: 'box-2', id: 'box-2-left' })).toBe('Box 2, left side')
-  expect(pieceName({ stripId: 'box-2', id: 'box-2-top-1' })).toBe('Box 2, upper side, part 1')
-  expect(pieceName({ stripId: 'box-5', id: 'box-5-side3' })).toBe('Box 5, side 3')
-  expect(pieceName({ stripId: 'rail-2', id: 'rail-2-4' })).toBe('Mid rail 2, part 4')
+  expect(pieceName({ stripId: 'box-2', part: { side: 'left', number: null } }, w)).toBe('Box 2, left side')
+  expect(pieceName({ stripId: 'box-2', part: { side: 'top', number: 1 } }, w)).toBe(
+    'Box 2, upper side, part 1',
+  )
+  expect(pieceName({ stripId: 'box-5', part: { side: 'side3', number: null } }, w)).toBe('Box 5, side 3')
+  expect(pieceName({ stripId: 'rail-2', part: { side: null, number: 4 } }, w)).toBe('Mid rail 2, part 4')
 })
 
 test('each pattern has a title, and choosing it gives a layout without a wrong finding', () => {
@@ -100,17 +104,19 @@ test('a height says why and what it wastes', () => {
 
 test('sections, matches, corners and the order of fitting read like sentences', () => {
   const survey = wallOf({ things: [thing('window', 40, 34, 30, 40)] }).wall.survey
-  const name = (id: string, opening: string | null = null, row = 0) =>
-    sectionName({ id, opening, row }, survey)
+  const name = (from: SectionStart, opening: string | null = null, row = 0) =>
+    sectionName({ from, opening, row }, survey)
   expect([
-    name('all'),
-    name('first'),
-    name('after-window-40'),
-    name('at-window-40', 'window-40'),
-    name('row2-first', null, 1),
+    name({ kind: 'wall' }),
+    name({ kind: 'corner' }),
+    name({ kind: 'bend' }),
+    name({ kind: 'after', thingId: 'window-40' }),
+    name({ kind: 'corner' }, 'window-40'),
+    name({ kind: 'corner' }, null, 1),
   ]).toEqual([
     'the whole wall',
     'from the left corner',
+    'along the slope',
     'right of the window',
     'over or under the window',
     'from the left corner, row 2',

@@ -1,3 +1,4 @@
+import { someStrips } from '../../tests/namedStrips'
 import { computePlan } from '~/core/computePlan'
 import { inches, millimeters } from '~/length'
 import { wallOf } from '../../tests/namedWalls'
@@ -15,7 +16,11 @@ import {
 } from '.'
 import { STOCK_LIST } from '~/model'
 
-const wording: Wording = { format: { units: 'inches', tape: '1/16' }, materials: STOCK_LIST }
+const wording: Wording = {
+  format: { units: 'inches', tape: '1/16' },
+  materials: STOCK_LIST,
+  strips: someStrips,
+}
 
 function said(workpiece: ReturnType<typeof wallOf>, code: string) {
   const finding = computePlan(workpiece).findings.find(({ says }) => says.code === code)
@@ -87,17 +92,15 @@ describe('findings speak the trade’s words, with numbers and where from', () =
 })
 
 test('pieces, ends, heights and board troubles have names', () => {
-  expect(pieceName({ stripId: 'batten-4', id: 'batten-4' })).toBe('Batten 4')
-  expect(pieceName({ stripId: 'topRail', id: 'topRail-2' })).toBe('Top rail, part 2')
+  expect(pieceName({ stripId: 'batten-4' }, wording)).toBe('Batten 4')
+  expect(pieceName({ stripId: 'topRail', part: { side: null, number: 2 } }, wording)).toBe('Top rail, part 2')
   expect(endCutName({ kind: 'miter', sawSettingDeg: 38.168, longEdge: 'left' }, inches(2.5), wording)).toBe(
     'saw at 38.2°, left edge long',
   )
   expect(endCutName({ kind: 'scarf', bevelDeg: 45, hidden: millimeters(0) }, inches(2.5), wording)).toBe(
     '45° scarf through the thickness, laps over',
   )
-  expect(heightMarkName({ id: 'topRail-bottom', what: 'bandBottom', bandId: 'topRail' })).toBe(
-    'underside of the top rail',
-  )
+  expect(heightMarkName({ what: 'bandBottom', bandId: 'topRail' }, wording)).toBe('underside of the top rail')
   expect(
     boardIssueText(
       {

@@ -1,3 +1,4 @@
+import { someStrips } from '../../tests/namedStrips'
 import { computePlan } from '~/core/computePlan'
 import { inches, nearestNanometer, type Length } from '~/length'
 import { startingSettings } from '~/model'
@@ -26,7 +27,7 @@ import {
 } from '.'
 
 const { units, tape, materials, currency } = startingSettings('inches', '1/16')
-const w: Wording = { format: { units, tape }, materials, currency }
+const w: Wording = { format: { units, tape }, materials, currency, strips: someStrips }
 const plain = (text: string) => text.replaceAll('\u202f', ' ')
 
 test('a notch is told from the end and the edge as they are on the wall', () => {
@@ -122,10 +123,11 @@ test('fixing says why, with what, and where nothing is driven', () => {
 test('names of hooks, fillers, turns and heights', () => {
   expect(plain(hookName('foot', inches(3.5), w))).toBe('the foot line, 3 1/2 up')
   expect(plain(hookName({ height: 1 }, inches(48), w))).toBe('the laser line, 48 up')
-  expect([stripName('filler-left'), pieceName({ stripId: 'filler-right', id: 'filler-right' })]).toEqual([
-    'Left filler',
-    'Right filler',
-  ])
+  expect([
+    stripName('filler-left', w),
+    pieceName({ stripId: 'filler-right' }, w),
+    stripName('gone', w),
+  ]).toEqual(['Left filler', 'Right filler', 'Strip'])
   expect([turnName('inside'), turnName('none')]).toEqual(['inside corner', 'do not meet'])
   expect(jointTroubleText('copedOutside')).toMatch(/outside corner there is no profile/)
   const reason = { code: 'perBoard', pieces: 3, board: inches(96), piece: inches(31.875) } as const

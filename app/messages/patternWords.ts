@@ -86,7 +86,7 @@ const WORDS: Readonly<Record<Pattern, PatternWords>> = {
       if (uprights.length === 0 || spacingIssue) return 'No stiles yet'
       const border = bands.some(({ role }) => role === 'border')
       const columns = uprights.length + (border ? -1 : 1)
-      const rows = bands.filter(({ id }) => id.startsWith('gridRail-')).length + (border ? -1 : 1)
+      const rows = bands.filter(({ name }) => name.kind === 'gridRail').length + (border ? -1 : 1)
       return `A grid of ${columns} by ${rows}, up to ${say(height, w)}`
     },
   },

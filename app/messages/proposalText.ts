@@ -111,7 +111,7 @@ export function alignmentText({ target, stripId, by }: Alignment, w: Wording): s
     target.kind === 'cutOff'
       ? `where the wall’s edge bends`
       : `the ${target.side} of the ${thingName(target.kind)}`
-  return `${stripName(stripId)} to ${where}: all ${say(Math.abs(by), w)} ${by > 0 ? '→' : '←'}`
+  return `${stripName(stripId, w)} to ${where}: all ${say(Math.abs(by), w)} ${by > 0 ? '→' : '←'}`
 }
 
 export function proposalTitle({ strips, gap }: Proposal, pattern: Pattern, w: Wording): string {

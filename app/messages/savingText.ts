@@ -58,10 +58,7 @@ function list(words: readonly string[]): string {
 }
 
 /** What a change is about: spacing and height; with the walls where they are not only `here`. */
-export function changeText(
-  { parts, walls }: Pick<HistoryStep, 'parts' | 'walls'>,
-  here: string | null,
-): string {
+function changeText({ parts, walls }: Pick<HistoryStep, 'parts' | 'walls'>, here: string | null): string {
   const what = parts.length === 0 ? 'a change' : list([...new Set(parts.map((part) => PARTS[part]))])
   const elsewhere = walls.some((wall) => wall !== here)
   return elsewhere ? `${what} on ${list(walls)}` : what

@@ -1,4 +1,7 @@
-import { type EndCut, type Notch, twoSawSettings } from '~/core/pieces'
+import type { SectionPlace } from '~/core/layout/layout'
+import type { HeightMark } from '~/core/marks/runningMarks'
+import { type EndCut, type Notch, type Piece, twoSawSettings } from '~/core/pieces'
+import type { StripName } from '~/core/strips/stripId'
 import {
   formatLength,
   formatLengthWithUnit,
@@ -14,6 +17,8 @@ import type { CornerEnd, HeightRule, Material, RailUse, Survey, ThingKind } from
 export interface Wording {
   readonly format: LengthFormat
   readonly materials: readonly Material[]
+  /** What the strips of the wall are called, by their ids; for sentences that name some. */
+  readonly strips?: ReadonlyMap<string, StripName>
   /** For sums of money; without it they are left out. */
   readonly currency?: string
 }
@@ -39,7 +44,7 @@ export function materialName(id: string, { materials }: Wording): string {
   return material ? [material.nominal, material.name].filter((word) => word !== '').join(' ') : id
 }
 
-const STRIP_NAMES: Readonly<Record<string, string>> = {
+const STRIP_NAMES: Readonly<Record<StripName['kind'], string>> = {
   topRail: 'Top rail',
   bottomRail: 'Bottom rail',
   ledger: 'Ledger',
@@ -54,15 +59,15 @@ const STRIP_NAMES: Readonly<Record<string, string>> = {
   chairRail: 'Chair rail',
   pictureRail: 'Picture rail',
   shelf: 'Shelf',
+  leftFiller: 'Left filler',
+  rightFiller: 'Right filler',
 }
 
-/** Batten 4, Box 2, Top rail; the first chair rail needs no number. */
-export function stripName(stripId: string): string {
-  if (stripId.startsWith('filler-')) return `${capital(stripId.slice('filler-'.length))} filler`
-  const [, kind = stripId, number] = /^([A-Za-z]+)-(\d+)$/.exec(stripId) ?? []
-  const name = STRIP_NAMES[kind] ?? kind
-  const alone = number === '1' && ['chairRail', 'pictureRail', 'shelf'].includes(kind)
-  return number === undefined || alone ? name : `${name} ${number}`
+/** Batten 4, Box 2, Top rail; the only chair rail needs no number. A strip that is not on the wall any more is called just that. */
+export function stripName(stripId: string, { strips }: Pick<Wording, 'strips'>): string {
+  const name = strips?.get(stripId)
+  if (!name) return 'Strip'
+  return name.number === null ? STRIP_NAMES[name.kind] : `${STRIP_NAMES[name.kind]} ${name.number}`
 }
 
 /** Chair rail, shelf, as one says it. */
@@ -82,15 +87,22 @@ export function cornerEndName(end: CornerEnd): { text: string; hint: string } {
 
 /** Left of the window, under the window, the whole wall. */
 export function sectionName(
-  { id, opening, row }: { id: string; opening: string | null; row: number },
+  { from, opening, row }: Pick<SectionPlace, 'from' | 'opening' | 'row'>,
   { things }: Survey,
 ): string {
-  const thing = (thingId: string | undefined) => things.find((each) => each.id === thingId)
+  const thing = (thingId: string) => thingWord(things.find((each) => each.id === thingId)?.kind)
   const rowText = row === 0 ? '' : `, row ${row + 1}`
-  if (opening) return `over or under the ${thingWord(thing(opening)?.kind)}${rowText}`
-  const after = /after-(.+?)(-bend\d+)?$/.exec(id)?.[1]
-  if (after) return `right of the ${thingWord(thing(after)?.kind)}${rowText}`
-  return `${id.includes('first') ? 'from the left corner' : id.includes('bend') ? 'along the slope' : 'the whole wall'}${rowText}`
+  if (opening) return `over or under the ${thing(opening)}${rowText}`
+  switch (from.kind) {
+    case 'after':
+      return `right of the ${thing(from.thingId)}${rowText}`
+    case 'corner':
+      return `from the left corner${rowText}`
+    case 'bend':
+      return `along the slope${rowText}`
+    case 'wall':
+      return `the whole wall${rowText}`
+  }
 }
 
 function thingWord(kind: ThingKind | undefined): string {
@@ -104,13 +116,19 @@ const SIDE_NAMES: Readonly<Record<string, string>> = {
   right: 'right side',
 }
 
-/** Batten 4; Top rail, part 2 for a piece of a joined rail. */
-export function pieceName(piece: { stripId: string; id: string }): string {
-  if (piece.id === piece.stripId) return stripName(piece.stripId)
-  const [part = '', ...more] = piece.id.slice(piece.stripId.length + 1).split('-')
-  const side = SIDE_NAMES[part] ?? (part.startsWith('side') ? `side ${part.slice(4)}` : null)
-  if (side === null) return `${stripName(piece.stripId)}, part ${part}`
-  return `${stripName(piece.stripId)}, ${side}${more.length > 0 ? `, part ${more.join('-')}` : ''}`
+/** Batten 4; Top rail, part 2 for a piece of a joined rail; Box 2, left side. */
+export function pieceName({ stripId, part }: Pick<Piece, 'stripId' | 'part'>, w: Wording): string {
+  return [stripName(stripId, w), ...partWords(part)].join(', ')
+}
+
+/** Part 2, left side: which part of its strip a piece is. */
+export function partName(part: Piece['part']): string {
+  return partWords(part).join(', ')
+}
+
+function partWords(part: Piece['part']): string[] {
+  const side = part?.side ? (SIDE_NAMES[part.side] ?? part.side.replace(/^side/, 'side ')) : null
+  return [...(side ? [side] : []), ...(part?.number ? [`part ${part.number}`] : [])]
 }
 
 /** one third, two thirds ... */
@@ -160,14 +178,16 @@ export function hookName(hook: 'foot' | 'head' | object, height: number, w: Word
   return `the ${line}, ${say(height, w)} up`
 }
 
-function rowWords(id: string): string {
-  const row = /^row(\d+)-/.exec(id)?.[1]
-  return row === undefined || row === '1' ? '' : `, row ${row}`
+function rowWords(row: number | undefined): string {
+  return row === undefined || row === 1 ? '' : `, row ${row}`
 }
 
 /** Underside of the top rail, top of the cap. */
-export function heightMarkName(mark: { id: string; what: string; bandId?: string }): string {
-  const band = mark.bandId ? stripName(mark.bandId).toLowerCase() : ''
+export function heightMarkName(
+  mark: Pick<HeightMark, 'what' | 'bandId' | 'row'>,
+  w: Pick<Wording, 'strips'>,
+): string {
+  const band = mark.bandId ? stripName(mark.bandId, w).toLowerCase() : ''
   switch (mark.what) {
     case 'baseTop':
       return 'top of the baseboard'
@@ -176,9 +196,9 @@ export function heightMarkName(mark: { id: string; what: string; bandId?: string
     case 'bandTop':
       return `top of the ${band}`
     case 'boxBottom':
-      return `bottom of the boxes${rowWords(mark.id)}`
+      return `bottom of the boxes${rowWords(mark.row)}`
     case 'boxTop':
-      return `top of the boxes${rowWords(mark.id)}`
+      return `top of the boxes${rowWords(mark.row)}`
     case 'uprightHead':
       return 'top of the uprights'
     case 'headLine':

@@ -27,7 +27,7 @@ export const LEVEL_RULES = ['level', 'floor', 'ceiling', 'split'] as const
 export type LevelRule = (typeof LEVEL_RULES)[number]
 
 /** Ways of dealing with a batten thicker than its neighbor; those that change other things are edits of their own. */
-export const PROUD_WAYS = ['leave', 'backBevel', 'ledger'] as const
+const PROUD_WAYS = ['leave', 'backBevel', 'ledger'] as const
 
 /** Ways of fixing a strip. */
 export const FIXINGS = [
@@ -143,7 +143,6 @@ export interface Design extends UprightOptions, Pick<GridOptions, 'border' | 'ro
   readonly pattern: Pattern
   readonly boxes: Boxes
 }
-export type Foot = Design['foot']
 export type HeightRule = (typeof HEIGHT_RULES)[number]
 
 // written out, so that a page that only reads designs needs no schema; a test holds them to it

@@ -10,7 +10,6 @@ export interface Bodies {
   readonly settings: Settings
 }
 export type DocumentKind = keyof Bodies
-export const DOCUMENT_KINDS = ['survey', 'design', 'settings'] as const satisfies readonly DocumentKind[]
 
 /** A document as it was read, with the revision that held it. */
 export type StoredDocument = {

@@ -9,7 +9,7 @@ import { surveySchema } from './survey'
 const title = /*@__PURE__*/ z.string().trim().min(1).max(80)
 
 /** What a wall is (survey) and what it is to become (design): the document one revision holds. */
-export function wallDocumentSchema(length: LengthSchema) {
+function wallDocumentSchema(length: LengthSchema) {
   return z.strictObject({ survey: surveySchema(length), design: designSchema(length) })
 }
 

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { type LengthSchema, positive, storedLength } from './lengthSchema'
+import { type LengthSchema, positive } from './lengthSchema'
 
 /** Identifiers are short, stable and safe in a URL. */
 export const idSchema = /*@__PURE__*/ z
@@ -21,6 +21,3 @@ export function materialSchema(length: LengthSchema) {
 
 /** A strip material as stored. */
 export type Material = z.output<ReturnType<typeof materialSchema>>
-
-/** The stored form. */
-export const storedMaterial = /*@__PURE__*/ materialSchema(storedLength)

@@ -3,7 +3,7 @@ import type { ChangedPart } from './changedParts'
 import type { StoredDocument } from './documents'
 
 /** How many walls one page works on at most. */
-export const WALLS_ON_PAGE = 60
+const WALLS_ON_PAGE = 60
 /** How many saves without an answer a page still names. */
 export const UNANSWERED_MOST = 40
 /**

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { inches } from '~/length'
-import { type LengthSchema, storedLength } from './lengthSchema'
+import { type LengthSchema } from './lengthSchema'
 import { idSchema } from './material'
 import { type Boxes, boxesSchema, heightSchema, type Pattern, STARTING_BOXES } from './pattern'
 import { spacingSchema } from './spacing'

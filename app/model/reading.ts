@@ -38,14 +38,13 @@ export function readingSchema(length: LengthSchema) {
 }
 
 export type Reading = z.output<ReturnType<typeof readingSchema>>
-export type ReadingKind = Reading['kind']
 export type LengthReading = Extract<Reading, { place: unknown }>
 export type LengthReadingKind = LengthReading['kind']
 
 /** What can stand on a wall. Openings carry casing; plates are the covers of electrical boxes and vents. */
 export const OPENINGS = ['window', 'door'] as const
 export const PLATES = ['outlet', 'switch', 'thermostat', 'vent', 'sconce'] as const
-export const TRIMS = ['sideTrim', 'chairRail', 'ledge', 'stool', 'shelf', 'cutOff'] as const
+const TRIMS = ['sideTrim', 'chairRail', 'ledge', 'stool', 'shelf', 'cutOff'] as const
 /** What stands before the wall: strips run on behind it, but a layout may be centred on it or line up with it. */
 export const FURNITURE = ['bed', 'sofa', 'table'] as const
 export const THING_KINDS = [...OPENINGS, ...PLATES, ...TRIMS, ...FURNITURE] as const

@@ -8,7 +8,7 @@ import { idSchema } from './material'
  */
 export const ENDS = ['gap', 'strip', 'half', 'stripGap', 'gapStrip'] as const
 /** What a wished number means: clear between strips, or centre to centre. */
-export const MEASURES = ['gap', 'pitch'] as const
+const MEASURES = ['gap', 'pitch'] as const
 
 const count = /*@__PURE__*/ z.number().int().min(1).max(400)
 const ends = /*@__PURE__*/ z.enum(ENDS)

@@ -1,5 +1,6 @@
 import { eq } from 'drizzle-orm'
-import { materialsOf, schemaProblems } from '~/core/files/readJobFile'
+import { schemaProblems } from '~/core/files/readJobFile'
+import { materialsOf } from '~/core/patterns/materialsOf'
 import { fileProblemText, refusalText } from '~/messages'
 import {
   type Bodies,

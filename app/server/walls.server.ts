@@ -120,10 +120,6 @@ export function duplicateWall(db: Database, ids: WallIds): string | null {
   })
 }
 
-export function renameWall(db: Database, wallId: string, name: string): void {
-  db.update(walls).set({ name }).where(eq(walls.id, wallId)).run()
-}
-
 /** Puts a wall away, or brings it back. */
 export function archiveWall(db: Database, wallId: string, away: boolean): void {
   db.update(walls)

@@ -1,7 +1,8 @@
 import { Check, ChevronDown } from 'lucide-react'
-import { Button, Label, ListBox, ListBoxItem, Popover, Select, SelectValue } from 'react-aria-components'
+import { Button, ListBox, ListBoxItem, Popover, Select, SelectValue } from 'react-aria-components'
 import { css, styled } from 'styled-components'
 import { Fractions } from './Fractions'
+import { FieldName } from './fields'
 import { space, touch, type } from './theme'
 
 const Frame = styled(Select)`
@@ -11,11 +12,6 @@ const Frame = styled(Select)`
 `
 const Inline = styled(Select)`
   display: inline-block;
-`
-const Name = styled(Label)`
-  font-size: ${type.small};
-  font-weight: 600;
-  color: var(--ink-soft);
 `
 const boxed = css`
   display: flex;
@@ -118,7 +114,7 @@ export function Choice<Id extends string>({
       }}
       {...(word ? { 'aria-label': label } : {})}
     >
-      {word ? null : <Name>{label}</Name>}
+      {word ? null : <FieldName>{label}</FieldName>}
       <Opener $word={word}>
         <SelectValue>
           {() => <Fractions text={shown ?? options.find(({ id }) => id === value)?.text ?? value} />}

@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react'
-import { Input, Label, Text, TextField } from 'react-aria-components'
+import { Text, TextField } from 'react-aria-components'
 import { styled } from 'styled-components'
 import {
   formatExact,
@@ -11,6 +11,7 @@ import {
 } from '~/length'
 import { lengthIssueText, lengthLimitText } from '~/messages'
 import { Fractions } from './Fractions'
+import { FieldBox, FieldName } from './fields'
 import { space, type } from './theme'
 
 const Field = styled(TextField)`
@@ -18,24 +19,9 @@ const Field = styled(TextField)`
   gap: ${space.xs};
   min-width: 0;
 `
-const Name = styled(Label)`
-  font-size: ${type.small};
-  font-weight: 600;
-  color: var(--ink-soft);
-`
-const Box = styled(Input)`
-  width: 100%;
-  min-height: 44px;
-  padding: ${space.xs} ${space.m};
-  border: 1px solid var(--line);
-  border-radius: 6px;
-  background: var(--raised);
-  color: var(--ink);
+const Box = styled(FieldBox)`
   font-size: ${type.lead};
   font-weight: 550;
-  &[data-invalid] {
-    border: 2px solid var(--red);
-  }
 `
 const Note = styled(Text)`
   font-size: ${type.small};
@@ -146,7 +132,7 @@ export function LengthField(
         event.continuePropagation()
       }}
     >
-      {props.hideLabel ? null : <Name>{label}</Name>}
+      {props.hideLabel ? null : <FieldName>{label}</FieldName>}
       <Box autoComplete="off" inputMode="text" spellCheck={false} />
       {problem !== null ? (
         <Wrong slot="errorMessage">

@@ -1,15 +1,11 @@
-import { Label, Radio, RadioGroup } from 'react-aria-components'
+import { Radio, RadioGroup } from 'react-aria-components'
 import { styled } from 'styled-components'
-import { space, type } from './theme'
+import { FieldName } from './fields'
+import { space } from './theme'
 
 const Group = styled(RadioGroup)`
   display: grid;
   gap: ${space.xs};
-`
-const Name = styled(Label)`
-  font-size: ${type.small};
-  font-weight: 600;
-  color: var(--ink-soft);
 `
 const Line = styled.div`
   display: flex;
@@ -55,7 +51,7 @@ export function RadioRow<Id extends string>({ label, name, value, options, onCha
         if (option) onChange(option.id)
       }}
     >
-      <Name>{label}</Name>
+      <FieldName>{label}</FieldName>
       <Line>
         {options.map(({ id, text }) => (
           <Option key={id} value={id}>

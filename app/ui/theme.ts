@@ -102,7 +102,7 @@ export const space = { xs: '4px', s: '8px', m: '12px', l: '20px', xl: '32px' } a
 export const type = { small: '0.8125rem', body: '0.9375rem', lead: '1.125rem', title: '1.5rem' } as const
 
 /** Below this width the side panel goes under the drawing. */
-export const NARROW = '860px'
+const NARROW = '860px'
 export const narrow = `@media (max-width: ${NARROW})`
 
 /** Where a thumb does the work: touch screens, and narrow windows like a phone's. */

@@ -11,7 +11,7 @@ import {
 import { rulesOf } from '../patterns/rules'
 
 /** Adds a built-in material the job lacks, in its usual lengths. */
-export function haveMaterial({ settings }: Workpiece, id: string): Edit[] {
+function haveMaterial({ settings }: Workpiece, id: string): Edit[] {
   const material = STOCK_LIST.find((each) => each.id === id)
   if (!material || settings.materials.some((each) => each.id === id)) return []
   return [
@@ -53,10 +53,9 @@ export function choosePattern(workpiece: Workpiece, pattern: Pattern): Edit[] {
 export function newRail(workpiece: Workpiece, use: Design['rails'][number]['use']): Edit[] {
   const { survey } = workpiece.wall
   const design = inForce(workpiece.wall.design)
-  const numbers = design.rails
-    .filter(({ id }) => id.startsWith(`${use}-`))
-    .map(({ id }) => Number(/-(\d+)$/.exec(id)?.[1] ?? 0))
-  const id = `${use}-${Math.max(0, ...numbers) + 1}`
+  const taken = new Set(design.rails.map(({ id }) => id))
+  const free = design.rails.findIndex((_, i) => !taken.has(`${use}-${i + 1}`))
+  const id = `${use}-${(free < 0 ? design.rails.length : free) + 1}`
   const material = { rail: 'pine-1x4', chairRail: 'chair-rail', pictureRail: 'pine-1x2', shelf: 'pine-1x4' }[
     use
   ]

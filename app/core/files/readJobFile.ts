@@ -1,8 +1,7 @@
 import type { z } from 'zod'
 import { fail, ok, type Result } from '~/length'
-import { type JobFile, parseJobFile, PATTERNS, inForce, type DesignDocument } from '~/model'
-import type { NamedMaterial } from '../patterns/patternRules'
-import { rulesOf } from '../patterns/rules'
+import { type JobFile, parseJobFile } from '~/model'
+import { materialsOf } from '../patterns/materialsOf'
 
 /** One thing wrong with a file, with its path: rooms[0].walls[1].survey.width. */
 export type FileProblem =
@@ -12,7 +11,7 @@ export type FileProblem =
   | { readonly code: 'sameId' | 'ownName'; readonly path: string; readonly id: string }
 
 /** rooms, 0, name -> rooms[0].name; the whole document is "file". */
-export function pathText(path: readonly PropertyKey[]): string {
+function pathText(path: readonly PropertyKey[]): string {
   if (path.length === 0) return 'file'
   return path
     .map((part, i) => (typeof part === 'number' ? `[${part}]` : `${i === 0 ? '' : '.'}${String(part)}`))
@@ -73,23 +72,6 @@ function crossChecks(file: JobFile): FileProblem[] {
     })
   })
   return problems
-}
-
-/** Every place where a design names a material: in what each of its patterns has, and in the frame. */
-export function materialsOf(design: DesignDocument): NamedMaterial[] {
-  const named = PATTERNS.flatMap((pattern): NamedMaterial[] => {
-    if (!design.patterns[pattern]) return []
-    const had = inForce({ ...design, pattern })
-    return [
-      { at: 'battenMaterial', material: had.battenMaterial },
-      ...(had.foot.kind === 'rail' ? [{ at: 'foot.material', material: had.foot.material }] : []),
-      ...(had.topRail ? [{ at: 'topRail.material', material: had.topRail.material }] : []),
-      ...(had.cap ? [{ at: 'cap.material', material: had.cap.material }] : []),
-      ...rulesOf({ pattern }).materials(had),
-    ].map(({ at, material }) => ({ at: `patterns.${pattern}.${at}`, material }))
-  })
-  const rails = design.frame.rails.map(({ material }, i) => ({ at: `frame.rails[${i}].material`, material }))
-  return [...named, ...rails]
 }
 
 /** Reads a job file: the whole job, or every problem with its path. Nothing is taken in by halves. */

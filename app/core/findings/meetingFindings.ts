@@ -12,6 +12,7 @@ import { isUpright, type Meeting, meetings, placePiece } from '../pieces'
 import { fewestStrips } from '../spacing'
 import { outlineOf } from '../survey/obstacles'
 import { baseAt } from '../survey/wallLines'
+import { named } from '../strips/stripId'
 import type { Finding, WayOut } from './finding'
 
 /** A strip lies over a plate, or half over something: not settled by the survey or the design. */
@@ -44,7 +45,7 @@ function withUprights(layout: Layout, lefts: readonly number[]): Layout {
   return {
     ...layout,
     uprights: lefts.map((left, i) => ({
-      id: `upright-${i + 1}`,
+      ...named({ kind: rulesOf(layout).uprightRole, number: i + 1 }),
       number: i + 1,
       left: nearestNanometer(left),
       right: nearestNanometer(left + layout.battenMaterial.width),

@@ -21,7 +21,7 @@ function sharedArea(a: Polygon, b: Polygon): number {
 }
 
 /** Pairs of strips whose pieces lie over one another, each pair once. */
-export function overlappingStrips(pieces: readonly Piece[]): (readonly [string, string])[] {
+function overlappingStrips(pieces: readonly Piece[]): (readonly [string, string])[] {
   const boxed = pieces
     .map((piece) => ({ piece, box: boundsOf(piece.polygon) }))
     .sort((a, b) => a.box.left - b.box.left)

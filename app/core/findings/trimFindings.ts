@@ -31,7 +31,7 @@ function otherRules(workpiece: Workpiece): WayOut[] {
 }
 
 /** The widest space between the layout's top and the ceiling or crown above it. */
-export function spaceOver({ shape, lines, left, right, top }: Layout): number {
+function spaceOver({ shape, lines, left, right, top }: Layout): number {
   const crown = lines.ceiling - lines.headLine
   return Math.max(
     ...bendsWithin(shape.ceiling, left, right).map(

@@ -24,7 +24,7 @@ export interface Alignment {
 }
 
 /** Edges of openings with their casing, and where slopes and notches of the wall begin. */
-export function alignTargets(layout: Layout): AlignTarget[] {
+function alignTargets(layout: Layout): AlignTarget[] {
   return layout.obstacles
     .filter(({ plate }) => !plate)
     .flatMap(({ id, kind, outline }) => {

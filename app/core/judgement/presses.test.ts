@@ -27,7 +27,6 @@ function near(said: number, came: number | null | undefined, what: string) {
 }
 
 /** The next rail of a grid, which may be missing: one that lies wholly in a door is left out, and told. */
-const nextRail = (id: string) => `gridRail-${Number(id.split('-')[1]) + 1}`
 
 const meets = (
   { findings }: Plan,
@@ -208,10 +207,12 @@ describe('what a button says is what comes when it is pressed', () => {
           if (after.bands.length < layout.bands.length - 40) throw new Error('bands')
           near(width, columns === 1 ? width : (after.placement?.gaps[0] ?? NaN), `cell width ${columns}`)
           const rails = new Map(
-            after.bands.filter(({ id }) => id.startsWith('gridRail-')).map((band) => [band.id, band]),
+            after.bands
+              .filter(({ name }) => name.kind === 'gridRail')
+              .map((band) => [band.name.number, band]),
           )
-          const low = [...rails.values()].find(({ id }) => rails.has(nextRail(id)))
-          const high = low && rails.get(nextRail(low.id))
+          const low = [...rails.values()].find(({ name }) => rails.has((name.number ?? NaN) + 1))
+          const high = low && rails.get((low.name.number ?? NaN) + 1)
           if (low && high && rows > 1) near(height, high.bottom - low.top, `cell height ${rows}`)
         }
         for (const { edits, target, stripId, edge } of alignments(layout)) {

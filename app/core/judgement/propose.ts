@@ -51,7 +51,7 @@ export interface ProposalSearch {
 }
 
 /** How many are shown. */
-export const SHOWN = 5
+const SHOWN = 5
 
 /** Absolute heights a section's strips reach over. */
 function rangeOf(section: SectionPlace, layout: Layout): { bottom: number; top: number } {

@@ -5,7 +5,7 @@ import { type Barred, hitsOf } from './barred'
 import type { SectionCandidate } from './candidates'
 
 /** What a weight of one costs for one unit of each criterion; plates stand before all else. */
-export const UNIT_COST: Readonly<Record<Criterion, number>> = {
+const UNIT_COST: Readonly<Record<Criterion, number>> = {
   plates: 5,
   slivers: 2,
   wish: 2,
@@ -25,7 +25,7 @@ const SLIVER_OF_GAP = 0.5
 const THING_PART = 2
 
 /** How many ends are slivers. */
-export function sliversOf({ placement, shift, gap }: SectionCandidate): number {
+function sliversOf({ placement, shift, gap }: SectionCandidate): number {
   const least = gap * SLIVER_OF_GAP - 2
   const left = placement.leftEnd + shift
   const right = placement.rightEnd - shift

@@ -1,8 +1,9 @@
 import { addLengths, type Length, nearestNanometer, subtractLengths } from '~/length'
-import { type HEIGHT_RULES, QUARTER_ROUND } from '~/model'
+import { type HEIGHT_RULES, QUARTER_ROUND, type RailUse } from '~/model'
 import { rulesOf } from '../patterns/rules'
 import { partOfHeight } from '../survey/wallLines'
 import { type Field, materialIn } from './field'
+import { named, railId, type StripName } from '../strips/stripId'
 import { type Band, capHeight, faceHeight } from './layout'
 
 type Height =
@@ -25,28 +26,48 @@ export interface Framing {
   readonly top: Length
 }
 
+const name = (kind: StripName['kind']): StripName => ({ kind, number: null })
+
 function footBands(field: Field): Band[] {
   const { design, settings, lines } = field
   if (rulesOf(design).framesItself) return []
   if (design.foot.kind === 'rail') {
     const material = materialIn(field, design.foot.material)
     const top = addLengths(lines.baseTop, material.width)
-    return [{ id: 'bottomRail', role: 'bottomRail', material, bottom: lines.baseTop, top, held: 'bottom' }]
+    return [
+      {
+        ...named(name('bottomRail')),
+        role: 'bottomRail',
+        material,
+        bottom: lines.baseTop,
+        top,
+        held: 'bottom',
+      },
+    ]
   }
   if (design.proud !== 'ledger' || lines.baseTop <= 0) return []
   // flat side up on the baseboard; without quarter-round in the job the batten's own stuff serves
   const material =
     settings.materials.find(({ id }) => id === QUARTER_ROUND.id) ?? materialIn(field, design.battenMaterial)
   const top = addLengths(lines.baseTop, material.thickness)
-  return [{ id: 'ledger', role: 'ledger', material, bottom: lines.baseTop, top, held: 'bottom' }]
+  return [{ ...named(name('ledger')), role: 'ledger', material, bottom: lines.baseTop, top, held: 'bottom' }]
+}
+
+/** Counted among the rails of its use; of those of which a wall has mostly one, the only one has no number. */
+function numberOf(use: RailUse, at: number, rails: Field['design']['rails']): number | null {
+  const alike = rails.filter((rail) => rail.use === use)
+  if (use !== 'rail' && alike.length === 1) return null
+  return rails.slice(0, at + 1).filter((rail) => rail.use === use).length
 }
 
 function extraRails(field: Field): Band[] {
-  return field.design.rails.map(({ id, use, material: materialId, lay, top: rule }) => {
+  const { rails } = field.design
+  return rails.map(({ id, use, material: materialId, lay, top: rule }, i) => {
     const material = materialIn(field, materialId)
     const top = heightOf(rule, field, 0)
     const bottom = subtractLengths(top, faceHeight(material, lay))
-    return { id, role: use, material, bottom, top, held: 'top' }
+    const name: StripName = { kind: use, number: numberOf(use, i, rails) }
+    return { id: railId(id), name, role: use, material, bottom, top, held: 'top' }
   })
 }
 
@@ -60,12 +81,19 @@ export function frameWall(field: Field): Framing {
   if (design.topRail && !rulesOf(design).framesItself) {
     const material = materialIn(field, design.topRail.material)
     uprightHead = subtractLengths(height, material.width)
-    bands.push({ id: 'topRail', role: 'topRail', material, bottom: uprightHead, top: height, held: 'top' })
+    bands.push({
+      ...named(name('topRail')),
+      role: 'topRail',
+      material,
+      bottom: uprightHead,
+      top: height,
+      held: 'top',
+    })
   }
   const top = addLengths(height, capHeight(field))
   if (design.cap)
     bands.push({
-      id: 'cap',
+      ...named(name('cap')),
       role: 'cap',
       material: materialIn(field, design.cap.material),
       bottom: height,

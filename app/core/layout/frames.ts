@@ -4,6 +4,7 @@ import { type Line, miteredSides, movedFrom, type Polygon } from '../geometry'
 import type { EndsAt, Role } from '../pieces'
 import type { Strip } from '../strips/strip'
 import { materialIn } from './field'
+import type { StripId } from '../strips/stripId'
 import type { BoxFrame, Layout } from './layout'
 
 /** What a side of a frame is called, by where it lies: its direction runs counter-clockwise round the frame. */
@@ -19,7 +20,7 @@ function sideNames(sides: readonly { readonly side: Line }[]): string[] {
 
 /** What a frame is made of and what it lies between. */
 export interface FrameOf {
-  readonly id: string
+  readonly id: StripId
   readonly number: number
   readonly material: Material
   readonly faceWidth: Length

@@ -6,6 +6,7 @@ import type { SpacingIssue } from '../spacing'
 import { baseAt } from '../survey/wallLines'
 import { frameWall } from './bands'
 import { type Field, fieldOf, materialIn } from './field'
+import { named } from '../strips/stripId'
 import type { Layout, SectionPlace, Upright } from './layout'
 
 /** The first issue; a stretch too narrow for a box is none while others have theirs. */
@@ -28,8 +29,18 @@ function fillersOf({ design, left, right }: Field): Upright[] {
   if (!fillers || rulesOf(design).places !== 'uprights') return []
   if ((fillers.left + fillers.right) * 2 > right - left) return []
   return [
-    { id: 'filler-left', number: 1, left, right: addLengths(left, fillers.left) },
-    { id: 'filler-right', number: 2, left: subtractLengths(right, fillers.right), right },
+    {
+      ...named({ kind: 'leftFiller', number: null }),
+      number: 1,
+      left,
+      right: addLengths(left, fillers.left),
+    },
+    {
+      ...named({ kind: 'rightFiller', number: null }),
+      number: 2,
+      left: subtractLengths(right, fillers.right),
+      right,
+    },
   ]
 }
 

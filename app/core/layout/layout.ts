@@ -3,6 +3,7 @@ import type { Material, Pattern } from '~/model'
 import type { Polygon } from '../geometry'
 import type { EndsAt, Role } from '../pieces'
 import type { Placement, SpacingIssue } from '../spacing'
+import type { StripId, StripName } from '../strips/stripId'
 import type { RuleLine } from '../survey/wallLines'
 import { type Field, materialIn } from './field'
 
@@ -11,7 +12,8 @@ import { type Field, materialIn } from './field'
  * its height, measured plumb, and the face keeps its width, measured square.
  */
 export interface Band {
-  readonly id: string
+  readonly id: StripId
+  readonly name: StripName
   readonly role: Role
   readonly material: Material
   readonly bottom: Length
@@ -21,7 +23,8 @@ export interface Band {
 
 /** An upright's place across the wall, or a box's: what is marked from the corner. */
 export interface Upright {
-  readonly id: string
+  readonly id: StripId
+  readonly name: StripName
   readonly number: number
   readonly left: Length
   readonly right: Length
@@ -29,7 +32,8 @@ export interface Upright {
 
 /** A frame of moulding, by the outline of its outer edge, counter-clockwise. */
 export interface BoxFrame {
-  readonly id: string
+  readonly id: StripId
+  readonly name: StripName
   readonly number: number
   readonly row: number
   readonly outline: Polygon
@@ -38,9 +42,15 @@ export interface BoxFrame {
   readonly above: EndsAt
 }
 
+/** Where a section begins; `wall` where there is but one. */
+export type SectionStart =
+  { readonly kind: 'wall' | 'corner' | 'bend' } | { readonly kind: 'after'; readonly thingId: string }
+
 /** A part of the wall with a spacing of its own. Free heights are absolute; where there is none nothing stands. */
 export interface Section {
   readonly id: string
+  /** What it begins at: the left corner or the whole wall, the thing to its left, a bend of the base line. */
+  readonly from: SectionStart
   readonly left: number
   readonly right: number
   /** The opening it lies over or under. */

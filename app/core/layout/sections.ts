@@ -11,7 +11,14 @@ function divides({ kind, outline }: Obstacle): boolean {
 }
 
 function spanBetween(left: number, right: number): Section {
-  return { id: 'all', left, right, opening: null, free: [{ bottom: -Infinity, top: Infinity }] }
+  return {
+    id: 'all',
+    from: { kind: 'wall' },
+    left,
+    right,
+    opening: null,
+    free: [{ bottom: -Infinity, top: Infinity }],
+  }
 }
 
 /** The whole span as one section, whatever stands on it. */
@@ -56,6 +63,7 @@ export function sectionsBeside(
     if (reached < range.top) free.push({ bottom: reached, top: Infinity })
     sections.push({
       id: first ? `at-${first.id}` : before ? `after-${before.id}` : 'first',
+      from: before ? { kind: 'after', thingId: before.id } : { kind: 'corner' },
       left: from,
       right: to,
       opening: first?.id ?? null,

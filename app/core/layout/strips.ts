@@ -6,6 +6,7 @@ import { profileAt } from '../survey/profile'
 import { baseAt, courseAt, onLine, type RuleLine } from '../survey/wallLines'
 import { cornerCut, cornerOf } from './corners'
 import type { End, Strip } from '../strips/strip'
+import { named } from '../strips/stripId'
 import { frameStrips, mitered } from './frames'
 import { type Band, bandEdge, type Layout, type Upright } from './layout'
 
@@ -171,6 +172,9 @@ function bandStrips(layout: Layout, band: Band, tier: Strip['tier']): Strip[] {
   })
 }
 
+/** The four sides of a mitred border are one strip. */
+export const BORDER = named({ kind: 'border', number: null })
+
 /** A mitred border is a frame of its own; the grid's inner strips land on it. */
 function miteredBorder(
   layout: Layout,
@@ -190,7 +194,7 @@ function miteredBorder(
   ]
   return {
     strips: mitered(outline, {
-      id: 'border',
+      id: BORDER.id,
       number: 1,
       material: layout.battenMaterial,
       faceWidth: layout.battenMaterial.width,

@@ -5,8 +5,7 @@ import { rulesOf } from '../patterns/rules'
 import { profileAt } from '../survey/profile'
 import { baseAt } from '../survey/wallLines'
 
-export const EDGES = ['near', 'center', 'far'] as const
-export type Edge = (typeof EDGES)[number]
+export type Edge = 'near' | 'center' | 'far'
 export type Datum = 'left' | 'right'
 
 /** One upright's marks (a box's outer edges), measured from the datum end with the tape hooked there. */
@@ -70,13 +69,15 @@ export interface HeightMark {
   readonly what:
     'baseTop' | 'bandBottom' | 'bandTop' | 'boxBottom' | 'boxTop' | 'uprightHead' | 'headLine' | 'ceiling'
   readonly bandId?: string
+  /** The row of boxes it is of, from 1 at the bottom. */
+  readonly row?: number
   readonly reading: TapeReading
 }
 
 /** The heights on the height rod, from the floor up; each line once. */
 export function heightMarks(layout: Layout, tape: Tape): HeightMark[] {
   const { lines } = layout
-  const found: { id: string; what: HeightMark['what']; bandId?: HeightMark['bandId']; y: number }[] = []
+  const found: { id: string; what: HeightMark['what']; bandId?: string; row?: number; y: number }[] = []
   if (lines.baseTop > lines.floor) found.push({ id: 'baseTop', what: 'baseTop', y: lines.baseTop })
   for (const band of layout.bands) {
     found.push({ id: `${band.id}-bottom`, what: 'bandBottom', bandId: band.id, y: band.bottom })
@@ -87,8 +88,8 @@ export function heightMarks(layout: Layout, tape: Tape): HeightMark[] {
     const [frame] = layout.frames.filter((each) => each.row === row && each.outline.length === 4)
     if (!frame) continue
     const { bottom, top } = boundsOf(frame.outline)
-    found.push({ id: `row${row + 1}-bottom`, what: 'boxBottom', y: bottom - lines.base.at0 })
-    found.push({ id: `row${row + 1}-top`, what: 'boxTop', y: top - lines.base.at0 })
+    found.push({ id: `row${row + 1}-bottom`, what: 'boxBottom', row: row + 1, y: bottom - lines.base.at0 })
+    found.push({ id: `row${row + 1}-top`, what: 'boxTop', row: row + 1, y: top - lines.base.at0 })
   }
   const reachesHead = layout.bands.some((band) => band.top === layout.height)
   if (layout.uprights.length > 0 && rulesOf(layout).places === 'uprights' && !reachesHead)
@@ -101,10 +102,11 @@ export function heightMarks(layout: Layout, tape: Tape): HeightMark[] {
   return found
     .sort((a, b) => a.y - b.y)
     .filter(({ y }) => (seen.has(y) ? false : seen.add(y)))
-    .map(({ id, what, bandId, y }) => ({
+    .map(({ id, what, bandId, row, y }) => ({
       id,
       what,
       ...(bandId ? { bandId } : {}),
+      ...(row ? { row } : {}),
       reading: readOnTape(y, tape),
     }))
 }

@@ -3,6 +3,7 @@ import type { Design, Spacing, Survey } from '~/model'
 import type { Section, SectionPlace } from '../layout/layout'
 import { oneSection, sectionsBeside } from '../layout/sections'
 import { type Placement, placeStrips, shiftPlacement, type SpacingIssue, type SpanContext } from '../spacing'
+import { named } from '../strips/stripId'
 import type { Laid, LayInput, PatternRules } from './patternRules'
 
 /** What the schools may need to know of a section, from its left end. */
@@ -14,7 +15,7 @@ export function contextOf(survey: Survey, section: Section): SpanContext {
 }
 
 /** The spacing a section goes by: the wall's, with the section's own count. */
-export function spacingIn(section: Section, design: Design): Spacing {
+function spacingIn(section: Section, design: Design): Spacing {
   const { spacing } = design
   const own = design.sectionOwn[section.id]?.strips
   if (own === null || own === undefined) return spacing
@@ -74,7 +75,7 @@ export function placeUprights(
       (placement?.nearEdges ?? []).map((edge) => addLengths(nearestNanometer(from), edge)),
     )
     .map((edge, i) => ({
-      id: `${role}-${i + 1}`,
+      ...named({ kind: role, number: i + 1 }),
       number: i + 1,
       left: edge,
       right: addLengths(edge, stripWidth),

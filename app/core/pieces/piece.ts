@@ -57,6 +57,8 @@ export interface Piece {
   readonly id: string
   /** The strip it belongs to: a rail made of two pieces is one strip. */
   readonly stripId: string
+  /** Which part of its strip: the side of a frame, the how-manieth along it. Left out where it is all of it. */
+  readonly part?: { readonly side: string | null; readonly number: number | null }
   readonly role: Role
   /** Counted from the left within its role, from 1. */
   readonly number: number

@@ -2,6 +2,7 @@ import { ZERO } from '~/length'
 import { type Edit, inForce, sharedOf } from '~/model'
 import { layOut } from '../layout/layOutWall'
 import { rulesOf } from '../patterns/rules'
+import { railId } from '../strips/stripId'
 import type { WallOfRoom } from './matchWalls'
 
 /**
@@ -28,7 +29,7 @@ export function roomLayoutEdits(walls: readonly WallOfRoom[], like: string): Map
           foot: design.foot.kind === 'baseboard' && !onBase ? { kind: 'floor' } : design.foot,
           height: design.height.rule === 'full' ? design.height : { rule: 'typed', value: layout.height },
           rails: design.rails.map((rail) => {
-            const top = tops.get(rail.id)
+            const top = tops.get(railId(rail.id))
             return top === undefined || rail.top.rule === 'full'
               ? rail
               : { ...rail, top: { rule: 'typed', value: top } }

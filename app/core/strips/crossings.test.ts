@@ -1,3 +1,4 @@
+import { railId } from './stripId'
 import fc from 'fast-check'
 import { inches, nearestNanometer } from '~/length'
 import { blankSurvey, inForce, type Material, startingDesign, startingSettings, STOCK_LIST } from '~/model'
@@ -22,7 +23,7 @@ function strip(id: string, x: number, y: number, deg: number, length: number, ti
     directionDeg: deg + 90,
   })
   return {
-    id,
+    id: railId(id),
     part: '',
     role: 'batten',
     number: 1,

@@ -185,11 +185,14 @@ function named(stripId: string, cut: readonly { part: string; pieces: readonly P
     pieces.map((piece, i) => {
       counted += 1
       if (part !== '')
-        return { ...piece, id: pieces.length > 1 ? `${stripId}-${part}-${i + 1}` : `${stripId}-${part}` }
+        return pieces.length > 1
+          ? { ...piece, id: `${stripId}-${part}-${i + 1}`, part: { side: part, number: i + 1 } }
+          : { ...piece, id: `${stripId}-${part}`, part: { side: part, number: null } }
       if (total < 2) return piece
       return {
         ...piece,
         id: `${stripId}-${counted}`,
+        part: { side: null, number: counted },
         number: isUpright(piece.role) ? piece.number : counted,
       }
     }),

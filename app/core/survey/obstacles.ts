@@ -20,7 +20,7 @@ export function isPlate(kind: Obstacle['kind']): boolean {
 }
 
 /** Stands before the wall and is in no strip's way. */
-export function isFurniture(kind: Thing['kind']): boolean {
+function isFurniture(kind: Thing['kind']): boolean {
   return (FURNITURE as readonly string[]).includes(kind)
 }
 

@@ -1,7 +1,7 @@
 import type { Act, PageAnswer, PageRequest } from '~/model'
 
 /** How long an answer may take: a server that hangs is as good as one that is away. */
-export const ANSWER_WITHIN_MS = 15_000
+const ANSWER_WITHIN_MS = 15_000
 /** What browsers still send for a page that is being left; a larger body is kept for the next visit. */
 const MOST_ON_LEAVING = 60_000
 

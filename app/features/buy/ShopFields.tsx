@@ -10,15 +10,11 @@ import { Fractions } from '~/ui/Fractions'
 import { LengthField } from '~/ui/LengthField'
 import { PriceField } from '~/ui/PriceField'
 import { Table } from '~/ui/Table'
+import { Pair } from '~/ui/fields'
 import { space } from '~/ui/theme'
 
 const Section = styled.section`
   display: grid;
-  gap: ${space.m};
-`
-const Pair = styled.div`
-  display: grid;
-  grid-template-columns: 1fr 1fr;
   gap: ${space.m};
 `
 const Adding = styled.div`

@@ -19,6 +19,7 @@ import {
   pieceName,
   say,
   WORK_CAUTIONS,
+  type Wording,
 } from '~/messages'
 import { Fractions } from '~/ui/Fractions'
 import { Soft } from '~/ui/page'
@@ -36,14 +37,14 @@ const Wide = styled.div.attrs({ tabIndex: 0 })`
 `
 
 /** Batten 1 to 11; or the names of the pieces in a row. */
-function rowNames(pieces: readonly Piece[]): string {
+function rowNames(pieces: readonly Piece[], w: Wording): string {
   const [first] = pieces
   const last = pieces[pieces.length - 1]
   if (!first || !last) return ''
   const inRow = pieces.every(({ number }, i) => number === first.number + i)
   const alike = pieces.every(({ role }) => role === first.role) && isUpright(first.role)
   if (pieces.length > 2 && inRow && alike) return `${capital(first.role)}s ${first.number} to ${last.number}`
-  return pieces.map(pieceName).join(', ')
+  return pieces.map((piece) => pieceName(piece, w)).join(', ')
 }
 
 /** Stage: what to cut. */
@@ -103,7 +104,7 @@ export function CutStage() {
                     <td>
                       <PiecePicture card={row} longest={longest} width={170} />
                       <br />
-                      <small>{rowNames(pieces)}</small>
+                      <small>{rowNames(pieces, wording)}</small>
                       {row.notches.map((notch, i) => (
                         <p key={i} data-notch>
                           <small>
@@ -138,7 +139,13 @@ export function CutStage() {
                         <p key={fixing.pieceIds[0]} data-fixing={fixing.advice.fixing}>
                           <small>
                             {fixings.length > 1 ? (
-                              <b>{rowNames(pieces.filter(({ id }) => fixing.pieceIds.includes(id)))}: </b>
+                              <b>
+                                {rowNames(
+                                  pieces.filter(({ id }) => fixing.pieceIds.includes(id)),
+                                  wording,
+                                )}
+                                :{' '}
+                              </b>
                             ) : null}
                             <Fractions text={fixingText(fixing, wording)} />
                           </small>

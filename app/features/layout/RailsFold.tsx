@@ -4,7 +4,7 @@ import { newRail } from '~/core/edits/choosePattern'
 import { EditLengthWord } from '~/editor/EditLength'
 import { useWallEditor } from '~/editor/WallEditor'
 import { inches } from '~/length'
-import { cornerEndName, heightRuleName, materialName, railUseName, stripName } from '~/messages'
+import { capital, cornerEndName, heightRuleName, materialName, railUseName, stripName } from '~/messages'
 import {
   CORNER_ENDS,
   type CornerEnd,
@@ -28,7 +28,7 @@ function RailSentence({ rail }: { rail: Rail }) {
   const put = (next: Partial<Rail>) =>
     design.rails.map((each) => (each.id === rail.id ? { ...each, ...next } : each))
   const patch = (rails: Design['rails']) => edit([{ type: 'patchDesign', patch: { rails } }], 'done')
-  const name = stripName(rail.id)
+  const name = wording.strips?.has(rail.id) ? stripName(rail.id, wording) : capital(railUseName(rail.use))
   const top = plan.layout.bands.find(({ id }) => id === rail.id)?.top ?? inches(1)
   return (
     <Sentence>

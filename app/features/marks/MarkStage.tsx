@@ -55,7 +55,7 @@ function useHooks(datum: Datum, hook: Hook): { hook: Hook; name: string }[] {
 }
 
 function MarksTable({ datum, edge, hook }: { datum: Datum; edge: Edge; hook: Hook }) {
-  const { plan, workpiece, select } = useWallEditor()
+  const { plan, workpiece, wording, select } = useWallEditor()
   const selected = useSelected()
   const { tape, units } = workpiece.settings
   const hooks = useHooks(datum, hook)
@@ -90,7 +90,7 @@ function MarksTable({ datum, edge, hook }: { datum: Datum; edge: Edge; hook: Hoo
             onClick={() => select(mark.stripId)}
           >
             <th scope="row">
-              <RowButton onPress={() => select(mark.stripId)} aria-label={stripName(mark.stripId)}>
+              <RowButton onPress={() => select(mark.stripId)} aria-label={stripName(mark.stripId, wording)}>
                 {mark.number}
               </RowButton>
             </th>
@@ -107,7 +107,7 @@ function MarksTable({ datum, edge, hook }: { datum: Datum; edge: Edge; hook: Hoo
             ) : null}
             <td>
               <Toggle
-                aria-label={`${stripName(mark.stripId)} is marked on the wall`}
+                aria-label={`${stripName(mark.stripId, wording)} is marked on the wall`}
                 isSelected={marked.has(mark.stripId)}
                 onChange={(done) => setMarked(mark.stripId, done)}
               >
@@ -217,7 +217,7 @@ export function MarkStage() {
                 .reverse()
                 .map((mark) => (
                   <tr key={mark.id}>
-                    <th scope="row">{heightMarkName(mark)}</th>
+                    <th scope="row">{heightMarkName(mark, wording)}</th>
                     <td>
                       <Reading reading={mark.reading} />
                     </td>

@@ -93,7 +93,7 @@ export function MarkWalk({ datum, edge, hook }: { datum: Datum; edge: Edge; hook
         />
       </Soft>
       <Soft>
-        Draw the <b>{EDGE_WORDS[edge]}</b> of <b>{stripName(mark.stripId).toLowerCase()}</b> at
+        Draw the <b>{EDGE_WORDS[edge]}</b> of <b>{stripName(mark.stripId, wording).toLowerCase()}</b> at
       </Soft>
       <Huge data-testid="huge-mark">
         <Fractions text={say(mark[edge].tick, wording)} />

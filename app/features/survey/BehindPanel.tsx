@@ -1,5 +1,4 @@
 import { useState } from 'react'
-import { styled } from 'styled-components'
 import { longestNail } from '~/core/cutting/fixing'
 import { useWallEditor } from '~/editor/WallEditor'
 import { inches, type Length, nanometers, ZERO } from '~/length'
@@ -9,15 +8,9 @@ import { Button } from '~/ui/Button'
 import { Fractions } from '~/ui/Fractions'
 import { LengthField } from '~/ui/LengthField'
 import { Row, Soft } from '~/ui/page'
-import { space } from '~/ui/theme'
 import { FinderFields } from './FinderFields'
+import { Pair } from '~/ui/fields'
 import { newEntryId } from './takeReading'
-
-const Pair = styled.div`
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: ${space.m};
-`
 
 /** Studs, what lies between, and how long a nail may be. */
 export function BehindPanel() {

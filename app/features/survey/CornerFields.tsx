@@ -1,31 +1,10 @@
-import { Input, Label, NumberField } from 'react-aria-components'
-import { styled } from 'styled-components'
+import { NumberField } from 'react-aria-components'
 import { useWallEditor } from '~/editor/WallEditor'
 import { turnName } from '~/messages'
 import { type Reading, type Turn, TURNS } from '~/model'
 import { Choice } from '~/ui/Choice'
-import { space, type } from '~/ui/theme'
+import { FieldBox, FieldName, Pair } from '~/ui/fields'
 import { newEntryId } from './takeReading'
-
-const Pair = styled.div`
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: ${space.m};
-`
-const Box = styled(Input)`
-  width: 100%;
-  min-height: 44px;
-  padding: ${space.xs} ${space.m};
-  border: 1px solid var(--line);
-  border-radius: 6px;
-  background: var(--raised);
-  color: var(--ink);
-`
-const Name = styled(Label)`
-  font-size: ${type.small};
-  font-weight: 600;
-  color: var(--ink-soft);
-`
 
 type Corner = Extract<Reading, { deg: unknown }>
 
@@ -64,8 +43,8 @@ function CornerField({ kind, title }: { kind: Corner['kind']; title: string }) {
           if (!Number.isNaN(deg)) take(deg, turn === 'none' ? 'inside' : turn)
         }}
       >
-        <Name>{title}, degrees</Name>
-        <Box placeholder="not read" />
+        <FieldName>{title}, degrees</FieldName>
+        <FieldBox placeholder="not read" />
       </NumberField>
       <Choice
         label="It turns"

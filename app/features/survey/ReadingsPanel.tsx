@@ -15,13 +15,9 @@ import { Soft } from '~/ui/page'
 import { Picks } from '~/ui/Picks'
 import { space, type } from '~/ui/theme'
 import { CornerFields } from './CornerFields'
+import { Pair } from '~/ui/fields'
 import { takeReading } from './takeReading'
 
-const Pair = styled.div`
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: ${space.m};
-`
 const Line = styled.li<{ $old: boolean }>`
   display: grid;
   grid-template-columns: 1fr auto auto;

@@ -12,13 +12,9 @@ import { LengthField } from '~/ui/LengthField'
 import { Row, Soft } from '~/ui/page'
 import { space } from '~/ui/theme'
 import { ThingFromLaser } from './ThingFromLaser'
+import { Pair } from '~/ui/fields'
 import { PLATE_SIZES, usualThing } from './usualThings'
 
-const Pair = styled.div`
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: ${space.m};
-`
 const Card = styled.div`
   display: grid;
   gap: ${space.m};

@@ -4,15 +4,11 @@ import { useWallEditor } from '~/editor/WallEditor'
 import { inches, ZERO } from '~/length'
 import type { RunningTrim, Survey } from '~/model'
 import { Choice } from '~/ui/Choice'
+import { Pair } from '~/ui/fields'
 import { space } from '~/ui/theme'
 
 const Group = styled.section`
   display: grid;
-  gap: ${space.m};
-`
-const Pair = styled.div`
-  display: grid;
-  grid-template-columns: 1fr 1fr;
   gap: ${space.m};
 `
 

@@ -1,8 +1,8 @@
 import type { z } from 'zod'
 import { storedDesign } from '../design'
 import type { Bodies, DocumentKind } from '../documents'
-import { jobFileSchemaFor, storedWallDocument, unitsOf, type WallDocument } from '../job'
-import { type Settings, storedSettings } from '../settings'
+import { jobFileSchemaFor, unitsOf } from '../job'
+import { storedSettings } from '../settings'
 import { storedSurvey } from '../survey'
 import { designFrom1 } from './designFrom1'
 import { isRaw, type Raw, upgrade } from './upgrade'
@@ -12,7 +12,7 @@ const DESIGN_STEPS = { 1: designFrom1 }
 const JOB_FILE_STEPS = { 1: (file: Raw): Raw => ({ ...file, version: 2 }) }
 
 /** A wall's document of any version as the version of now would have it, read no further. */
-export function upgradeWall(wall: unknown): unknown {
+function upgradeWall(wall: unknown): unknown {
   return isRaw(wall) ? { ...wall, design: upgrade(wall.design, DESIGN_STEPS) } : wall
 }
 
@@ -20,18 +20,8 @@ function withWalls(room: unknown): unknown {
   return isRaw(room) && Array.isArray(room.walls) ? { ...room, walls: room.walls.map(upgradeWall) } : room
 }
 
-/** A wall's document of any version, as it is now. For what comes from outside; the problems are Zod's. */
-export function parseWall(raw: unknown): z.ZodSafeParseResult<WallDocument> {
-  return storedWallDocument.safeParse(upgradeWall(raw))
-}
-
-/** A stored wall of any version, as it is now. Throws where no version could have stored it. */
-export function readWall(raw: unknown): WallDocument {
-  return storedWallDocument.parse(upgradeWall(raw))
-}
-
 /** A body of any version as the version of now would have it, read no further. */
-export function upgradeBody(kind: DocumentKind, raw: unknown): unknown {
+function upgradeBody(kind: DocumentKind, raw: unknown): unknown {
   return kind === 'design' ? upgrade(raw, DESIGN_STEPS) : raw
 }
 
@@ -47,13 +37,8 @@ export function readBody<K extends DocumentKind>(kind: K, raw: unknown): Bodies[
   return SCHEMAS[kind].parse(upgradeBody(kind, raw)) as Bodies[K]
 }
 
-/** Stored settings of any version, as they are now. Throws where no version could have stored them. */
-export function readSettings(raw: unknown): Settings {
-  return storedSettings.parse(raw)
-}
-
 /** A job file of any version as the version of now would have it, read no further. */
-export function upgradeJobFile(raw: unknown): unknown {
+function upgradeJobFile(raw: unknown): unknown {
   const file = upgrade(raw, JOB_FILE_STEPS)
   return isRaw(file) && Array.isArray(file.rooms) ? { ...file, rooms: file.rooms.map(withWalls) } : file
 }

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { inches } from '~/length'
-import { parseJobFile, parseWall, readWall } from '.'
+import { parseBody, parseJobFile, readBody } from '.'
 import {
   FRAME_KEYS,
   inForce,
@@ -12,7 +12,6 @@ import {
 } from '../design'
 import { OPTION_KEYS } from '../patternOptions'
 import { PATTERNS, STARTING_BOXES, STARTING_JUDGEMENT } from '../pattern'
-import { blankSurvey } from '../survey'
 import { designFrom1 } from './designFrom1'
 
 const fileOf1 = JSON.parse(readFileSync('tests/versions/job-1.regla.json', 'utf8'))
@@ -48,9 +47,11 @@ const stored1 = {
   fixing: 'dabs',
 }
 
+const readDesign = (raw: unknown) => readBody('design', raw)
+
 describe('documents of version 1', () => {
   test('a design has in force what it had: every key, to the letter', () => {
-    const { design } = readWall({ survey: blankSurvey(), design: stored1 })
+    const design = readDesign(stored1)
     const { version: _, ...had } = stored1
     expect(inForce(design)).toEqual(had)
     expect(Object.keys(design.patterns)).toEqual(['grid'])
@@ -58,10 +59,7 @@ describe('documents of version 1', () => {
 
   test('what was set of other patterns is kept by them; what was never touched is not', () => {
     const boxes = { ...STARTING_BOXES, margin: inches(3) }
-    const { design } = readWall({
-      survey: blankSurvey(),
-      design: { ...stored1, pattern: 'slats', boxes },
-    })
+    const design = readDesign({ ...stored1, pattern: 'slats', boxes })
     expect(Object.keys(design.patterns).sort()).toEqual(['boxes', 'grid', 'slats'])
     expect(design.patterns.boxes?.boxes).toEqual(boxes)
     expect(design.patterns.grid).toMatchObject({ border: 'miter', rows: [1, 2] })
@@ -80,7 +78,7 @@ describe('documents of version 1', () => {
   })
 
   test('a key nobody knows is told, not dropped', () => {
-    const read = parseWall({ survey: blankSurvey(), design: { ...stored1, colour: 'green' } })
+    const read = parseBody('design', { ...stored1, colour: 'green' })
     expect(read.error?.issues[0]).toMatchObject({ code: 'unrecognized_keys', keys: ['colour'] })
   })
 
@@ -93,8 +91,8 @@ describe('documents of version 1', () => {
 
 describe('a version of a later day', () => {
   test.each([3, 99, '2', null])('%s is told by its place', (version) => {
-    const read = parseWall({ survey: blankSurvey(), design: { ...startingDesign(), version } })
-    expect(read.error?.issues[0]?.path).toEqual(['design', 'version'])
+    const read = parseBody('design', { ...startingDesign(), version })
+    expect(read.error?.issues[0]?.path).toEqual(['version'])
   })
 
   test.each([[null], ['x'], [[]], [{ rooms: 4 }], [{ version: 1, rooms: [null, { walls: 3 }] }]])(
@@ -105,8 +103,8 @@ describe('a version of a later day', () => {
 
 describe('a design with the options of each pattern', () => {
   test('the pattern in force has options, or the document is refused', () => {
-    const read = parseWall({ survey: blankSurvey(), design: { ...startingDesign(), pattern: 'grid' } })
-    expect(read.error?.issues[0]).toMatchObject({ path: ['design', 'patterns'] })
+    const read = parseBody('design', { ...startingDesign(), pattern: 'grid' })
+    expect(read.error?.issues[0]).toMatchObject({ path: ['patterns'] })
   })
 
   test('a change goes to the pattern in force, to the frame, or to the wall, and to nothing else', () => {

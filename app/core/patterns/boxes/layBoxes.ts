@@ -24,6 +24,7 @@ import { countChoices, placeStrips } from '../../spacing'
 import type { Obstacle } from '../../survey/obstacles'
 import { profileAt } from '../../survey/profile'
 import { courseAt, onLine, type RuleLine, type WallLines } from '../../survey/wallLines'
+import { named } from '../../strips/stripId'
 import type { Laid, LayInput } from '../patternRules'
 
 /** The wished box as the school that places margins as strips: boxes are then its gaps. */
@@ -171,6 +172,7 @@ function splitAtBends(section: Section, { lines, design }: LayInput): Section[] 
   return cuts.slice(1).map((to, i) => ({
     ...section,
     id: i === 0 ? section.id : `${section.id}-bend${i}`,
+    from: section.from.kind === 'wall' ? { kind: i === 0 ? 'corner' : 'bend' } : section.from,
     left: i === 0 ? (cuts[i] ?? to) : (cuts[i] ?? to) - half,
     right: i === cuts.length - 2 ? to : to + half,
   }))
@@ -265,7 +267,8 @@ function nothingFits(input: LayInput, rows: readonly Row[]): SectionPlace[] {
     width: nearestNanometer(right - left),
     height: nearestNanometer(height),
   } as const
-  return [{ id: 'all', left, right, opening: null, free: [], row: 0, placement: null, issue, shifted: ZERO }]
+  const none = { opening: null, free: [], row: 0, placement: null, issue, shifted: ZERO }
+  return [{ id: 'all', from: { kind: 'wall' }, left, right, ...none }]
 }
 
 /** Frames row by row from the bottom, each from left to right; marked are the sides of every different box. */
@@ -278,16 +281,16 @@ export function layBoxes(input: LayInput): Laid {
       .sort((a, b) => boundsOf(a.outline).left - boundsOf(b.outline).left)
       .map((placed): BoxFrame => {
         number += 1
-        return { id: `box-${number}`, number, row, ...placed }
+        return { ...named({ kind: 'box', number }), number, row, ...placed }
       }),
   )
   const seen = new Set<string>()
-  const uprights = frames.flatMap(({ id, number: n, outline }): Upright[] => {
+  const uprights = frames.flatMap(({ id, name, number: n, outline }): Upright[] => {
     const { left, right } = boundsOf(outline)
     const key = `${left} ${right}`
     if (seen.has(key)) return []
     seen.add(key)
-    return [{ id, number: n, left: nearestNanometer(left), right: nearestNanometer(right) }]
+    return [{ id, name, number: n, left: nearestNanometer(left), right: nearestNanometer(right) }]
   })
   return {
     sections: frames.length === 0 ? nothingFits(input, inRows) : rows.flatMap(({ sections }) => sections),

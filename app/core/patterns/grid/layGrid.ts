@@ -4,6 +4,7 @@ import { type Band } from '../../layout/layout'
 import { materialIn } from '../../layout/field'
 import { placementAt, type Placement, placeStrips, type SpacingIssue, type SpanContext } from '../../spacing'
 import type { Laid, LayInput } from '../patternRules'
+import { named } from '../../strips/stripId'
 import { placeUprights } from '../uprights'
 
 /** With a border its stiles stand hard at the ends, without one the walls bound the cells. */
@@ -17,7 +18,7 @@ export function asColumns(spacing: Spacing, border: boolean): Spacing {
  * A grid's stiles. A border has its side stiles whatever the school; of the others those stay that leave a gap to
  * them. Positions from the span's left end.
  */
-export function placeColumns(
+function placeColumns(
   spacing: Spacing,
   span: Length,
   stripWidth: Length,
@@ -65,7 +66,7 @@ export function gridRails(
     const edge = nearestNanometer(at)
     const isTop = border && i === count - 1
     return {
-      id: `gridRail-${i + 1}`,
+      ...named({ kind: 'gridRail', number: i + 1 }),
       role: border && (i === 0 || isTop) ? 'border' : 'rail',
       material,
       bottom: edge,
