@@ -2,7 +2,7 @@ import { railId } from './stripId'
 import fc from 'fast-check'
 import { inches, nearestNanometer } from '~/length'
 import { blankSurvey, inForce, type Material, startingDesign, startingSettings, STOCK_LIST } from '~/model'
-import { movedFrom } from '../geometry'
+import { movedFrom, signedArea } from '../geometry'
 import { fieldOf } from '../layout/field'
 import { meetings } from '../pieces'
 import { crossingsOf, landsOn, type ThroughRule } from './crossings'
@@ -82,6 +82,57 @@ describe('who runs through', () => {
     expect(pieces).toHaveLength(6 + 9)
     const lengths = (id: string) => pieces.filter(({ stripId }) => stripId === id).length
     expect(strips.map(({ id }) => lengths(id))).toEqual([2, 3, 2, 3, 2, 3])
+  })
+})
+
+describe('a mitre', () => {
+  const miter: ThroughRule = () => 'miter'
+  const area = (polygon: readonly { x: number; y: number }[]) => Math.abs(signedArea(polygon))
+
+  test('two strips of a corner are cut on the line that halves it, long points outside', () => {
+    const pieces = cutStrips([strip('low', 50, 20, 0, 60, 0), strip('side', 20, 45, 90, 50, 0)], field, miter)
+    expect(pieces.map(({ start, end }) => [start.kind, end.kind])).toEqual([
+      ['miter', 'square'],
+      ['miter', 'square'],
+    ])
+    for (const { start } of pieces) expect(start.kind === 'miter' && start.sawSettingDeg).toBeCloseTo(45, 6)
+    // the outer corner lies half a width beyond the center lines
+    expect(pieces.map(({ longLength }) => longLength)).toEqual([inches(60.75), inches(50.75)])
+  })
+
+  test('a law: whatever the corner and the widths, the two share one line, lie over nothing and leave nothing open', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 30, max: 150 }),
+        fc.integer({ min: 0, max: 359 }),
+        fc.integer({ min: 1, max: 4 }),
+        fc.integer({ min: 1, max: 4 }),
+        fc.boolean(),
+        (corner, turn, widthA, widthB, reversed) => {
+          const at = { x: inches(100), y: inches(50) }
+          const arm = (id: string, deg: number, width: number): Strip => {
+            const turned = reversed ? deg + 180 : deg
+            const far = movedFrom(at, deg, inches(15), 0)
+            return {
+              ...strip(id, far.x / inches(1), far.y / inches(1), turned, 30, 0),
+              faceWidth: inches(width),
+            }
+          }
+          const [a, b] = [arm('a', turn, widthA), arm('b', turn + corner, widthB)]
+          const [one, other] = cutStrips([a, b], field, miter)
+          if (!one || !other) throw new Error('no pieces')
+          const shared = one.polygon.filter((p) =>
+            other.polygon.some((q) => Math.hypot(p.x - q.x, p.y - q.y) < 100),
+          )
+          expect(shared).toHaveLength(2)
+          // as much face as both have up to the corner of their center lines: what one gains on the outside it loses inside
+          const whole = inches(30) * inches(widthA) + inches(30) * inches(widthB)
+          const both = area(one.polygon) + area(other.polygon)
+          expect(Math.abs(both / whole - 1)).toBeLessThan(1e-6)
+        },
+      ),
+      { numRuns: 200 },
+    )
   })
 })
 

@@ -1,19 +1,23 @@
-import { unitVector } from '../geometry'
+import { type Point, unitVector } from '../geometry'
 import { reachOf, type Strip } from './strip'
 
-/** Two strips that cross, by their places in the list, and which of them runs through: the other lands on it. */
+/** What happens where two strips cross: one runs through and the other lands on it, or both end there in a mitre. */
+export type Meets = 'a' | 'b' | 'miter'
+
+/** Two strips that cross, by their places in the list, where their center lines do, and what happens there. */
 export interface Crossing {
   readonly a: number
   readonly b: number
-  readonly through: 'a' | 'b'
+  readonly place: Point
+  readonly through: Meets
 }
 
-/** Who runs through where two strips cross; null where neither is cut there. It may depend on the place: a weave has no order. */
+/** What happens where two strips cross; null where neither is cut there. It may depend on the place: a weave has no order. */
 export type ThroughRule = (
   a: Strip,
   b: Strip,
   place: { readonly x: number; readonly y: number },
-) => 'a' | 'b' | null
+) => Meets | null
 
 /** The one of the lower tier runs through. Strips of one tier are not cut at each other. */
 export const byTier: ThroughRule = (a, b) =>
@@ -58,7 +62,7 @@ export function crossingsOf(strips: readonly Strip[], rule: ThroughRule = byTier
         y: a.strip.center.y + alongA * a.u.y,
       }
       const through = rule(a.strip, b.strip, place)
-      if (through) found.push({ a: i, b: j, through })
+      if (through) found.push({ a: i, b: j, place, through })
     }
   }
   return found
@@ -67,6 +71,9 @@ export function crossingsOf(strips: readonly Strip[], rule: ThroughRule = byTier
 /** For each strip the strips that run through it. */
 export function landsOn(count: number, crossings: readonly Crossing[]): number[][] {
   const lands: number[][] = Array.from({ length: count }, () => [])
-  for (const { a, b, through } of crossings) lands[through === 'a' ? b : a]?.push(through === 'a' ? a : b)
+  for (const { a, b, through } of crossings) {
+    if (through === 'miter') continue
+    lands[through === 'a' ? b : a]?.push(through === 'a' ? a : b)
+  }
   return lands
 }

@@ -15,6 +15,7 @@ import {
 } from '../pieces'
 import type { Obstacle } from '../survey/obstacles'
 import { crossingsOf, landsOn, type ThroughRule } from './crossings'
+import { miterEnds } from './miterEnds'
 import { type Lie, specOf, type Strip } from './strip'
 
 /** The shortest piece worth cutting. */
@@ -201,10 +202,12 @@ function named(stripId: string, cut: readonly { part: string; pieces: readonly P
 
 /**
  * Cuts a list of strips into pieces, in the order of the parts they play and of the list. Where two cross, the one the rule
- * sends through stops the other with its face; the order of the list decides nothing.
+ * sends through stops the other with its face, or both end in a mitre; the order of the list decides nothing.
  */
-export function cutStrips(strips: readonly Strip[], field: Field, rule?: ThroughRule): Piece[] {
-  const lands = landsOn(strips.length, crossingsOf(strips, rule))
+export function cutStrips(wanted: readonly Strip[], field: Field, rule?: ThroughRule): Piece[] {
+  const crossings = crossingsOf(wanted, rule)
+  const strips = miterEnds(wanted, crossings)
+  const lands = landsOn(strips.length, crossings)
   const faces = new Map<number, Obstacle[]>()
   const facesAt = (index: number): Obstacle[] => {
     const strip = strips[index]

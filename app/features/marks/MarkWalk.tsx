@@ -71,10 +71,10 @@ export function MarkWalk({ datum, edge, hook }: { datum: Datum; edge: Edge; hook
   const { marked, setMarked } = useMarked()
   const { tape } = workpiece.settings
   const marks = runningMarks(plan.layout, datum, tape, hook)
-  const at = Math.max(
-    0,
-    marks.findIndex(({ stripId }) => stripId === selected),
-  )
+  // without a strip in hand the walk goes on where it was left: at the first that is not marked yet
+  const inHand = marks.findIndex(({ stripId }) => stripId === selected)
+  const open = marks.findIndex(({ stripId }) => !marked.has(stripId))
+  const at = Math.max(0, inHand >= 0 ? inHand : open)
   const mark = marks[at]
   if (!mark) return null
   const check = spacerBlock(plan.layout, datum, tape, hook)?.checks.some(
