@@ -89,6 +89,47 @@ async function busy(session: CDPSession): Promise<number> {
   return (metrics.find(({ name }) => name === 'TaskDuration')?.value ?? 0) * 1000
 }
 
+/** What the measuring itself takes of the main thread: the same moves over a place that answers to none. */
+async function idle(page: Page, session: CDPSession) {
+  const times: number[] = []
+  for (let i = 0; i < 40; i++) {
+    const before = await busy(session)
+    await page.mouse.move(640 + i, 75)
+    await page.evaluate(() => new Promise((done) => requestAnimationFrame(() => setTimeout(done, 12))))
+    times.push((await busy(session)) - before)
+  }
+  return times
+}
+
+/** Types a figure into a length field key by key and takes the time from each key to the frame after it. */
+async function keys(page: Page, label: string) {
+  const field = page.getByRole('textbox', { name: label })
+  await field.click()
+  await page.evaluate(() => {
+    const kept = window as unknown as { keys: number[] }
+    kept.keys = []
+    document.addEventListener('keydown', (event) =>
+      requestAnimationFrame(() => setTimeout(() => kept.keys.push(performance.now() - event.timeStamp))),
+    )
+  })
+  for (let i = 0; i < 12; i++) {
+    await field.fill('')
+    await page.keyboard.type(`${700 + i} 1/2`, { delay: 60 })
+  }
+  await page.keyboard.press('Escape')
+  return page.evaluate(() => (window as unknown as { keys: number[] }).keys)
+}
+
+/** Script a page has fetched, in kB as it came. */
+async function scriptOf(page: Page): Promise<number> {
+  return page.evaluate(() =>
+    performance
+      .getEntriesByType('resource')
+      .filter(({ name }) => name.endsWith('.js'))
+      .reduce((sum, entry) => sum + (entry as PerformanceResourceTiming).encodedBodySize / 1000, 0),
+  )
+}
+
 /** Moves the mouse once a frame and takes the main thread's time for each, and the time to the frame after. */
 async function pull(page: Page, session: CDPSession, label: string) {
   const handle = page.getByRole('slider', { name: label })
@@ -149,6 +190,8 @@ try {
     await page.getByRole('link', { name, exact: true }).click()
     await page.waitForFunction(() => document.querySelector('[role=slider]') !== null)
     await page.waitForTimeout(1500)
+    if (name === walls[0]?.name)
+      say('the measuring itself, to be taken off each move', await idle(page, session))
     for (const label of handles) {
       await page.evaluate(() => ((window as unknown as { tasks: number[] }).tasks = []))
       say(`${name}, ${label.toLowerCase()}: main thread a move`, await pull(page, session, label))
@@ -160,6 +203,17 @@ try {
     const shift = await page.evaluate(() => (window as unknown as { shift: number }).shift)
     console.log(`${`${name}: layout shift`.padEnd(58)} ${shift.toFixed(3)}`)
     await page.goto(`http://127.0.0.1:${PORT}/jobs/bench`)
+  }
+  await page.getByRole('link', { name: walls[0]?.name ?? '', exact: true }).click()
+  await page.getByRole('link', { name: 'Measure' }).click()
+  say('60 battens: a key typed in a length to its frame', await keys(page, 'Width, corner to corner'))
+  const wall = page.url()
+  for (const stage of ['layout', 'measure', 'mark', 'cut', 'buy']) {
+    const fresh = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+    await fresh.goto(wall.replace('measure', stage))
+    const script = await scriptOf(fresh)
+    console.log(`${`${stage}: script when the page is up`.padEnd(58)} ${script.toFixed(0)} kB`)
+    await fresh.close()
   }
 } finally {
   await browser.close()

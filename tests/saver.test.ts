@@ -173,6 +173,33 @@ describe('what an earlier visit left', () => {
     expect([stored().width, next.saver.store.getState().note, storage.length]).toEqual([inches(163), null, 0])
   })
 
+  test('that arrived while the page was left clashes with nobody, whatever was changed since', async () => {
+    const { open, stored } = freshWall()
+    const storage = shelf()
+    const leaving = open({ storage, leavingArrives: true })
+    const end = leaving.saver.start()
+    leaving.put('survey', wide(163))
+    end()
+    expect(stored().width).toBe(inches(163))
+    await open().change('survey', wide(171))
+    const next = open({ storage })
+    next.saver.start()
+    await jest.advanceTimersByTimeAsync(0)
+    expect([next.status(), stored().width, storage.length]).toEqual(['saved', inches(171), 0])
+  })
+
+  test('a page that comes back from the browser’s memory goes on where it was', async () => {
+    const { open, stored } = freshWall()
+    const window = open({ leavingArrives: true })
+    window.saver.start()
+    window.put('survey', wide(163))
+    globalThis.window.dispatchEvent(new Event('pagehide'))
+    window.put('survey', wide(164))
+    globalThis.window.dispatchEvent(new Event('pageshow'))
+    await jest.advanceTimersByTimeAsync(0)
+    expect([window.status(), stored().width]).toEqual(['saved', inches(164)])
+  })
+
   test.each([
     ['mine', 163],
     ['theirs', 155],

@@ -41,7 +41,11 @@ export interface Window {
 export function openWindow(
   db: Database,
   page: () => Page | null,
-  { wire = (_, reach) => Promise.resolve(reach()), storage = shelf() }: { wire?: Wire; storage?: Shelf } = {},
+  {
+    wire = (_, reach) => Promise.resolve(reach()),
+    storage = shelf(),
+    leavingArrives = false,
+  }: { wire?: Wire; storage?: Shelf; leavingArrives?: boolean } = {},
 ): Window {
   const found = page()
   if (!found) throw new Error('no such page')
@@ -53,7 +57,9 @@ export function openWindow(
   }
   const saver = createSaver(storedDocuments(db, found), historyOf(db, found), {
     send: (request) => wire(request, () => reach(request)),
-    sendLeaving: () => undefined,
+    sendLeaving: (request) => {
+      if (leavingArrives) reach(request)
+    },
     keeper: unsentKeeper(storage, found.key, `visit ${(tokens += 1)}`),
     newToken: () => `save ${(tokens += 1)}`,
   })

@@ -258,17 +258,21 @@ export function createSaver(
       for (const earlier of keeper.earlier()) void enqueue(() => sendEarlier(earlier))
       const leave = () => {
         if (!getState().held.some(isChanged)) return
-        shelve()
         const request = requestNow('ask')
-        unanswered = [...unanswered, request.token]
+        // it may reach the server, and nobody will hear of it: what is kept here has to know its name
+        unanswered = [...unanswered, request.token].slice(-UNANSWERED_MOST)
+        shelve()
         sendLeaving(request)
       }
       const online = () => void flush()
       window.addEventListener('pagehide', leave)
       window.addEventListener('online', online)
+      // a page that comes back from the browser's memory goes on where it was
+      window.addEventListener('pageshow', online)
       return () => {
         window.removeEventListener('pagehide', leave)
         window.removeEventListener('online', online)
+        window.removeEventListener('pageshow', online)
         if (timer) clearTimeout(timer)
         leave()
       }
