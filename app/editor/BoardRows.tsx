@@ -1,7 +1,6 @@
 import { styled } from 'styled-components'
 import type { BoardPlan, CutBoard } from '~/core/stock'
-import { formatLength, type LengthFormat } from '~/length'
-import { sayStock } from '~/messages'
+import { boardText, leftText, say, sayStock, type Wording } from '~/messages'
 import { Fractions } from '~/ui/Fractions'
 import { space, type } from '~/ui/theme'
 import { useSelected, useWallEditor } from './WallEditor'
@@ -29,15 +28,7 @@ const Picture = styled.svg`
 
 const UNITS = 1000
 
-function BoardPicture({
-  board,
-  longest,
-  format,
-}: {
-  board: CutBoard
-  longest: number
-  format: LengthFormat
-}) {
+function BoardPicture({ board, longest, wording }: { board: CutBoard; longest: number; wording: Wording }) {
   const { plan, select } = useWallEditor()
   const selected = useSelected()
   const per = UNITS / longest
@@ -47,7 +38,7 @@ function BoardPicture({
       viewBox={`0 0 ${UNITS} 34`}
       preserveAspectRatio="none"
       role="img"
-      aria-label={boardWords(board, format)}
+      aria-label={boardText(board, wording)}
     >
       <rect
         x={1}
@@ -99,17 +90,9 @@ const Labels = styled.div`
   }
 `
 
-function boardWords(board: CutBoard, format: LengthFormat): string {
-  const pieces = board.pieces
-    .map(({ label, length }) => `${label} ${formatLength(length, format)}`)
-    .join(', ')
-  return `Board ${board.number}: ${pieces}; ${formatLength(board.offcut, format)} left`
-}
-
 /** Each board with its pieces, the kerfs between them, and what is left. */
 export function BoardRows({ plan }: { plan: BoardPlan }) {
   const { wording } = useWallEditor()
-  const { format } = wording
   const longest = Math.max(...plan.boards.map(({ length }) => length))
   return (
     <List>
@@ -120,16 +103,14 @@ export function BoardRows({ plan }: { plan: BoardPlan }) {
               <b>board {board.number}</b> · {sayStock(board.length, wording)}
             </span>
             <span>
-              <Fractions text={`${formatLength(board.offcut, format)} left`} />
+              <Fractions text={leftText(board.offcut, wording)} />
             </span>
           </Head>
-          <BoardPicture board={board} longest={longest} format={format} />
+          <BoardPicture board={board} longest={longest} wording={wording} />
           <Labels aria-hidden="true">
             {board.pieces.map(({ pieceId, label, from, length }) => (
               <span key={pieceId} style={{ left: `${((from + length / 2) / longest) * 100}%` }}>
-                <Fractions
-                  text={length / longest > 0.19 ? `${label} ${formatLength(length, format)}` : label}
-                />
+                <Fractions text={length / longest > 0.19 ? `${label} ${say(length, wording)}` : label} />
               </span>
             ))}
           </Labels>

@@ -1,6 +1,6 @@
 import type { BoardIssue, KnownCost, Spare } from '~/core/stock'
 import type { Length } from '~/length'
-import { count, materialName, money, sayWithUnit, type Wording } from './words'
+import { count, materialName, money, say, sayWithUnit, type Wording } from './words'
 
 /** Why no board plan can be made, and what to do. */
 export function boardIssueText(issue: BoardIssue, w: Wording): string {
@@ -52,4 +52,22 @@ export function beforeText(
 ): string {
   const paid = cost === null ? '' : `, ${money(cost, currency)}`
   return `before: ${count(pieces, 'piece')}, ${count(boards, 'board')}${paid}`
+}
+
+/** 12 3/8 left. */
+export function leftText(offcut: number, w: Wording): string {
+  return `${say(offcut, w)} left`
+}
+
+/** A board with its pieces, in one line. */
+export function boardText(
+  board: {
+    readonly number: number
+    readonly offcut: number
+    readonly pieces: readonly { readonly label: string; readonly length: number }[]
+  },
+  w: Wording,
+): string {
+  const pieces = board.pieces.map(({ label, length }) => `${label} ${say(length, w)}`).join(', ')
+  return `Board ${board.number}: ${pieces}; ${leftText(board.offcut, w)}`
 }

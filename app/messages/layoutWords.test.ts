@@ -9,11 +9,13 @@ import { inches } from '~/length'
 import { PATTERNS, RAIL_USES, startingSettings, inForce } from '~/model'
 import { thing, wallOf } from '../../tests/namedWalls'
 import {
+  boardText,
   cornerAngleText,
   fittingStepText,
   heightReason,
   heightTakes,
   layoutTitle,
+  leftOutText,
   matchText,
   pieceName,
   proposalTitle,
@@ -141,4 +143,18 @@ test('sections, matches, corners and the order of fitting read like sentences', 
   expect(fittingStepText({ wallId: 'b', after: ['a'] }, 1, walls, (id) => id.toUpperCase())).toBe(
     'Then the horizontals of B: after A, cut to it.',
   )
+})
+
+test('boards and what a match leaves out read in one line', () => {
+  const board = {
+    number: 2,
+    offcut: inches(3.5),
+    pieces: [
+      { label: 'A', length: inches(48.75) },
+      { label: 'C', length: inches(12) },
+    ],
+  }
+  expect(plain(boardText(board, w))).toBe('Board 2: A 48 3/4, C 12; 3 1/2 left')
+  expect(leftOutText(1, ['East wall'])).toMatch(/1 stretch of East wall\.$/)
+  expect(leftOutText(3, ['East wall', 'Hall wall'])).toMatch(/3 stretches of East wall, Hall wall\.$/)
 })

@@ -4,7 +4,7 @@ import type { CornerTrouble, FittingStep, Joint, RoomWall } from '~/core/room/fi
 import type { Match, MatchMember } from '~/core/room/matchWalls'
 import { rulesOf } from '~/core/patterns/rules'
 import { patternWords } from './patternWords'
-import { say, sayWithUnit, type Wording } from './words'
+import { count, say, sayWithUnit, type Wording } from './words'
 
 /** Long wall 7 of 31 1/4, Short wall 2 + 2 of 31 1/2: they differ by 1/4. Members of one name are told together. */
 export function matchText(
@@ -88,3 +88,18 @@ export function rhythmText(name: string, gap: number, side: 'left' | 'right', w:
 export function turnName(turn: Turn): string {
   return { inside: 'inside corner', outside: 'outside corner', none: 'do not meet' }[turn]
 }
+
+/** Which walls a match leaves as they are, because no count keeps them between its limits. */
+export function leftOutText(stretches: number, walls: readonly string[]): string {
+  return `Too narrow or too wide for these limits, so left as it is: ${count(stretches, 'stretch', 'stretches')} of ${walls.join(', ')}.`
+}
+
+/** What a room page says of its matches and corners where there is something to say. */
+export const roomNotes = {
+  noWall: 'No wall in this room yet.',
+  noGaps: 'No wall of this room has gaps to match yet.',
+  othersLeftOut: 'Walls of another pattern, and those set apart, are left out.',
+  noMatch: 'No set of counts keeps every wall between these limits. Widen them.',
+  oneWall: 'A corner needs two walls. Add the wall beside this one to the room.',
+  nothingRuns: 'Nothing runs from one to the other.',
+} as const

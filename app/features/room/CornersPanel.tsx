@@ -14,6 +14,7 @@ import {
   fittingStepText,
   jointName,
   jointTroubleText,
+  roomNotes,
   stuckText,
   turnName,
 } from '~/messages'
@@ -68,8 +69,7 @@ export function CornersPanel({ room }: { room: Room }) {
         ]),
       ),
     )
-  if (walls.length < 2)
-    return <Soft>A corner needs two walls. Add the wall beside this one to the room.</Soft>
+  if (walls.length < 2) return <Soft>{roomNotes.oneWall}</Soft>
   return (
     <Sheet aria-label="Corners">
       <h2>Corners, and what goes on first</h2>
@@ -135,7 +135,7 @@ export function CornersPanel({ room }: { room: Room }) {
                       }}
                     />
                   ) : (
-                    <Soft>Nothing runs from one to the other.</Soft>
+                    <Soft>{roomNotes.nothingRuns}</Soft>
                   )}
                   {met?.trouble ? <Soft>{jointTroubleText(met.trouble)}</Soft> : null}
                 </td>

@@ -3,7 +3,7 @@ import { rulesOf } from '~/core/patterns/rules'
 import { useMemo, useState } from 'react'
 import { matchEdits, matchGaps, matchMembers, roomWish } from '~/core/room/matchWalls'
 import { inches, type Length } from '~/length'
-import { count, matchText, patternWords, type Wording } from '~/messages'
+import { leftOutText, matchText, patternWords, roomNotes, type Wording } from '~/messages'
 import { styled } from 'styled-components'
 import { Button } from '~/ui/Button'
 import { Fractions } from '~/ui/Fractions'
@@ -30,7 +30,7 @@ export function MatchPanel({ room, wording }: { room: Room; wording: Wording }) 
   const [first] = withGaps
   const start = useMemo(() => (first ? roomWish(first.workpiece) : null), [first])
   const [typed, setTyped] = useState<{ wish?: Length; least?: Length; most?: Length }>({})
-  if (!first || !start) return <Soft>No wall of this room has gaps to match yet.</Soft>
+  if (!first || !start) return <Soft>{roomNotes.noGaps}</Soft>
   const { pattern } = inForce(first.workpiece.wall.design)
   const same = withGaps.filter(({ workpiece }) => inForce(workpiece.wall.design).pattern === pattern)
   const wanted = {
@@ -62,17 +62,11 @@ export function MatchPanel({ room, wording }: { room: Room; wording: Wording }) 
         {field('most', 'No more than')}
       </Three>
       {leftOut.length > 0 ? (
-        <Soft>
-          Too narrow or too wide for these limits, so left as it is:{' '}
-          {count(leftOut.length, 'stretch', 'stretches')} of{' '}
-          {[...new Set(leftOut.map(({ wallId }) => nameOf(wallId)))].join(', ')}.
-        </Soft>
+        <Soft>{leftOutText(leftOut.length, [...new Set(leftOut.map(({ wallId }) => nameOf(wallId)))])}</Soft>
       ) : null}
-      {same.length < room.walls.length ? (
-        <Soft>Walls of another pattern, and those set apart, are left out.</Soft>
-      ) : null}
+      {same.length < room.walls.length ? <Soft>{roomNotes.othersLeftOut}</Soft> : null}
       {matches.length === 0 ? (
-        <Soft role="status">No set of counts keeps every wall between these limits. Widen them.</Soft>
+        <Soft role="status">{roomNotes.noMatch}</Soft>
       ) : (
         <ol aria-label="Matches" style={{ display: 'grid', gap: 8, listStyle: 'none', padding: 0 }}>
           {matches.map((match) => {

@@ -4,7 +4,7 @@ import { styled } from 'styled-components'
 import { useSize } from '~/drawing/interaction/useSize'
 import { roomLayoutEdits } from '~/core/room/sameLayout'
 import { SavingTools, SavingTrouble } from '~/editor/SavingBar'
-import type { Wording } from '~/messages'
+import { roomNotes, type Wording } from '~/messages'
 import { Button } from '~/ui/Button'
 import { Logo } from '~/ui/Logo'
 import { PageHeader, Trail } from '~/ui/PageHeader'
@@ -98,7 +98,7 @@ export function RoomPage({ room: data }: { room: RoomData }) {
             ))}
           </Unrolled>
         </div>
-        {room.walls.length === 0 ? <Soft>No wall in this room yet.</Soft> : null}
+        {room.walls.length === 0 ? <Soft>{roomNotes.noWall}</Soft> : null}
         <Panels>
           <MatchPanel room={room} wording={wording} />
           <CornersPanel room={room} />
