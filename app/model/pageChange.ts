@@ -56,7 +56,12 @@ export type Newest = StoredDocument | (Omit<StoredDocument, 'body'> & { readonly
 
 /** `moved`: the step was pressed for a change that is not the next one any more; nothing was stepped. */
 export type PageAnswer =
-  | { readonly kind: 'done' | 'moved'; readonly documents: readonly Newest[]; readonly history: PageHistory }
+  | {
+      readonly kind: 'done' | 'moved'
+      readonly documents: readonly Newest[]
+      readonly history: PageHistory
+      readonly settingsStay?: boolean
+    }
   | {
       readonly kind: 'clash'
       readonly documents: readonly Newest[]

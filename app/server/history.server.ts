@@ -100,13 +100,13 @@ export function leaveRedo(db: Database, page: Page): void {
 
 /** How a step went: `moved` where it is not the next one any more, or the documents it would leave changed again elsewhere. */
 export type Stepped =
-  | { readonly kind: 'done'; readonly touched: readonly PageDocument[] }
+  | { readonly kind: 'done'; readonly touched: readonly PageDocument[]; readonly settingsStay: boolean }
   | { readonly kind: 'moved' }
   | { readonly kind: 'changedSince'; readonly documents: readonly PageDocument[] }
 
 /**
  * Takes a change of a page's history back, or brings it again, as a revision of its own: what else was changed since stays
- * as it is. Not done where the same thing was changed again since. Inside a transaction.
+ * as it is. Not done where the same thing of a wall was changed again since. Inside a transaction.
  */
 export function stepChange(db: Database, page: Page, way: 'undo' | 'redo', change: number): Stepped {
   const next = way === 'undo' ? nextUndo(db, page) : nextRedo(db, page)
@@ -125,14 +125,17 @@ export function stepChange(db: Database, page: Page, way: 'undo' | 'redo', chang
     return { document, body: read.success && clashes.length === 0 ? read.data : null }
   })
   const clashing = stepped.flatMap(({ document, body }) => (body === null ? [document] : []))
-  if (clashing.length > 0) return { kind: 'changedSince', documents: clashing }
+  // settings that were changed again since stay as they are; they do not keep the walls from being stepped
+  const settingsStay = clashing.length > 0 && clashing.every(({ wall }) => wall === null)
+  const walls = stepped.some(({ document }) => document.wall !== null)
+  if (clashing.length > 0 && !(settingsStay && walls)) return { kind: 'changedSince', documents: clashing }
   const step = newChange(db, page.key, 'step')
   for (const { document, body } of stepped) if (body) writeDocument(db, document.id, body, step)
   db.update(changes)
     .set({ state: way === 'undo' ? 'undone' : 'done' })
     .where(eq(changes.id, change))
     .run()
-  return { kind: 'done', touched }
+  return { kind: 'done', touched, settingsStay }
 }
 
 /** Names of walls whose documents are among these. */

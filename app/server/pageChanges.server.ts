@@ -153,6 +153,7 @@ function step(db: Database, page: Page, request: Exclude<PageRequest, { intent: 
     kind: stepped.kind,
     documents: newest(db, page, (id) => ({ revision: bases.get(id) ?? null, body: undefined })),
     history: historyOf(db, page),
+    ...(stepped.kind === 'done' && stepped.settingsStay ? { settingsStay: true } : {}),
   }
 }
 

@@ -229,6 +229,18 @@ describe('undo', () => {
     expect(wall(1).body('settings').fit).toBe(inches(3 / 16))
   })
 
+  test('settings changed again elsewhere do not keep the wall they were changed with from being stepped', async () => {
+    const { wall } = freshRoom('East', 'South')
+    const east = wall(0)
+    east.put('settings', (settings) => ({ ...settings, fit: inches(1 / 8) }))
+    await east.change('survey', wide(140))
+    await wall(1).change('settings', (settings) => ({ ...settings, fit: inches(3 / 16) }))
+    await east.saver.step('undo')
+    expect(noteOf(east)).toMatch(/settings were changed again since/)
+    expect(east.body('survey').width).toBe(inches(120))
+    expect(wall(0).body('settings').fit).toBe(inches(3 / 16))
+  })
+
   test('a material another wall is made of is not taken away', async () => {
     const { wall } = freshRoom('North', 'Dormer')
     const [north, dormer] = [wall(0), wall(1)]

@@ -237,6 +237,7 @@ export function createSaver(
           if (answer.kind === 'refused') return setState({ status: SAVED, note: answer.problems.join(' ') })
           if (answer.kind === 'clash') return setState({ status: SAVED })
           take(answer, request)
+          if (answer.settingsStay) setState({ note: savingText.settingsStay })
           setState(answer.kind === 'moved' ? { note: savingText.moved } : { stepped: { way, step } })
         } catch {
           setState({ status: SAVED, note: savingText.stepUnreachable })
