@@ -17,7 +17,7 @@ export type Pace = 'live' | 'typed' | 'done'
 const PAUSE: Readonly<Record<Pace, number | null>> = { live: 900, typed: null, done: 150 }
 
 /** How long the hand must rest until what follows behind it is drawn. */
-export const FOLLOWS_AFTER_MS = 120
+export const FOLLOWS_AFTER_MS = 240
 
 export interface WallState {
   /** The wall as it is. What must keep up with the hand shows this: the drawing and its handles. */

@@ -1,13 +1,16 @@
 import polygonClipping from 'polygon-clipping'
 import { nearestNanometer } from '~/length'
 import { type Workpiece, inForce, type Design } from '~/model'
-import { boundsOf, type Polygon, signedArea } from '../geometry'
+import { boundsOf, liesApart, type Polygon, signedArea } from '../geometry'
 import type { Band, Layout } from '../layout/layout'
 import type { Piece } from '../pieces'
 import type { Finding, WayOut } from './finding'
 
 /** Two faces that share less than this are only fitted tight: five square millimeters. */
 const SHARED_AREA = 5e12
+
+/** Faces that reach over each other by no more than rounding does: along the longest wall far less than `SHARED_AREA`. */
+const ON_A_CUT = 100
 
 /** Bounds that overlap by less than this touch. */
 const TOUCHING = 100_000
@@ -31,6 +34,8 @@ function overlappingStrips(pieces: readonly Piece[]): (readonly [string, string]
       const other = boxed[k]
       if (!other || other.box.left > box.right - TOUCHING) break
       if (other.box.bottom > box.top - TOUCHING || other.box.top < box.bottom + TOUCHING) continue
+      // strips that meet on a cut: most that come so far, and told apart at a glance
+      if (liesApart(piece.face, other.piece.face, ON_A_CUT)) continue
       if (sharedArea(piece.polygon, other.piece.polygon) < SHARED_AREA) continue
       const pair = [piece.stripId, other.piece.stripId].sort() as [string, string]
       pairs.set(pair.join(' '), pair)

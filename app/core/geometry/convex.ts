@@ -43,3 +43,19 @@ export function passageThrough(line: Line, outline: Polygon): Passage | null {
   }
   return entry && exit && to - from > 1 ? { from, to, entry, exit } : null
 }
+
+/** All corners of `b` lie beyond one side of `a`, or over it by no more than `by`. Both counter-clockwise. */
+function beyondASide(a: Polygon, b: Polygon, by: number): boolean {
+  return a.some((from, i) => {
+    const to = a[(i + 1) % a.length] ?? from
+    const [dx, dy] = [to.x - from.x, to.y - from.y]
+    const length = Math.hypot(dx, dy)
+    if (length === 0) return false
+    return b.every(({ x, y }) => dx * (y - from.y) - dy * (x - from.x) <= by * length)
+  })
+}
+
+/** Two convex outlines, counter-clockwise, that lie apart, touch, or reach over each other by no more than `by` nanometers. */
+export function liesApart(a: Polygon, b: Polygon, by: number): boolean {
+  return beyondASide(a, b, by) || beyondASide(b, a, by)
+}

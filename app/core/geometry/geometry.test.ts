@@ -1,7 +1,9 @@
+import polygonClipping from 'polygon-clipping'
 import { Line as FlattenLine, point, Polygon as FlattenPolygon } from '@flatten-js/core'
 import fc from 'fast-check'
 import {
   boundsOf,
+  liesApart,
   crossing,
   movedFrom,
   passageThrough,
@@ -116,4 +118,27 @@ test('areas have a sign, bounds hold every point', () => {
   expect(signedArea(square)).toBe(50)
   expect(signedArea([...square].reverse())).toBe(-50)
   expect(boundsOf([{ x: 5, y: -1 }, ...square])).toEqual({ left: 2, right: 12, bottom: -1, top: 8 })
+})
+
+test('a law: convex outlines lie apart just where another library finds that they share nothing', () => {
+  const triangle = fc
+    .array(fc.record({ x: fc.integer({ min: 0, max: 40 }), y: fc.integer({ min: 0, max: 40 }) }), {
+      minLength: 3,
+      maxLength: 3,
+    })
+    .filter((points) => Math.abs(signedArea(points)) > 1)
+    .map((points) => (signedArea(points) > 0 ? points : [...points].reverse()))
+  fc.assert(
+    fc.property(triangle, triangle, (a, b) => {
+      const ring = (polygon: Polygon): [number, number][][] => [polygon.map(({ x, y }) => [x, y])]
+      const shared = polygonClipping
+        .intersection(ring(a), ring(b))
+        .flat()
+        .reduce((sum, outer) => sum + Math.abs(signedArea(outer.map(([x, y]) => ({ x, y })))), 0)
+      expect(liesApart(a, b, 0)).toBe(shared < 1e-9)
+    }),
+    { numRuns: 400 },
+  )
+  expect(liesApart(rectangle(0, 0, 10, 10), rectangle(9, 0, 20, 10), 1)).toBe(true)
+  expect(liesApart(rectangle(0, 0, 10, 10), rectangle(8.9, 0, 20, 10), 1)).toBe(false)
 })
