@@ -144,6 +144,15 @@ describe('the wall in hand', () => {
     wall.release()
     await pass(10)
     expect([now(), state().shown.wall.survey.width]).toEqual([40, inches(133)])
+    // text that can't be read stays in its field; a step puts it aside
+    const odd = { text: '12 q', problem: 'q?' }
+    wall.reportUnread('survey.height', odd)
+    await other().change('survey', (survey) => ({ ...survey, width: inches(134) }))
+    wall.edit([lock], 'done')
+    await pass(500)
+    expect([state().unread, state().now.wall.survey.width]).toEqual([{ 'survey.height': odd }, inches(134)])
+    await wall.saver.step('undo')
+    expect(state().unread).toEqual({})
   })
 
   test('taken down, what waits is carried out and nothing goes on by itself', async () => {

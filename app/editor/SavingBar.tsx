@@ -53,8 +53,9 @@ export function SavingTools({ saver, here }: SavingProps) {
     window.addEventListener('keydown', onKey)
     return () => window.removeEventListener('keydown', onKey)
   }, [saver])
+  const refused = status.kind === 'failed' && status.refused
   const steps = [
-    { way: 'undo', step: waiting ? null : undo, Icon: Undo2, off: !undo && !waiting },
+    { way: 'undo', step: waiting || refused ? null : undo, Icon: Undo2, off: !undo && !waiting && !refused },
     { way: 'redo', step: redo, Icon: Redo2, off: !redo },
   ] as const
   return (

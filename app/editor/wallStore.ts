@@ -154,11 +154,13 @@ export function createWallStore(saver: Saver): WallStore {
     start() {
       const end = saver.start()
       // what undo, redo or another window brings is shown at once
-      const stop = saver.store.subscribe(({ held }, before) => {
+      const stop = saver.store.subscribe(({ held, turns }, before) => {
         if (putting || held === before.held) return
         const next = heldWork(held)
         if (sameWork(next, getState().now)) return
-        setState({ now: next, shown: next, lookedAt: null, unread: {} })
+        // a step puts aside what could not be read; what another window saved leaves it in its field
+        const unread = turns === before.turns ? getState().unread : {}
+        setState({ now: next, shown: next, lookedAt: null, unread })
       })
       return () => {
         carryOut()

@@ -110,6 +110,7 @@ export const savingText = {
     'The server can’t be reached. Your changes are kept in this browser, and it tries again by itself.',
   stepUnreachable: 'The server can’t be reached, so this can’t be stepped now.',
   moved: 'Another window changed this meanwhile. What it saved is shown now; press again to go on.',
+  putAside: 'What could not be saved is taken back.',
   settingsStay: 'The job’s settings were changed again since, so they stay as they are.',
   tooLong: 'The server does not answer. Your changes are kept in this browser, and it tries again by itself.',
   kept: 'Changes that had not reached the server were kept in this browser; they are saved now.',

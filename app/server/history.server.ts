@@ -1,5 +1,13 @@
 import { and, asc, desc, eq, gt, inArray, or } from 'drizzle-orm'
-import { changedParts, type HistoryStep, mergeDocuments, type PageHistory, parseBody } from '~/model'
+import {
+  type Bodies,
+  changedParts,
+  type DocumentKind,
+  type HistoryStep,
+  mergeDocuments,
+  type PageHistory,
+  parseBody,
+} from '~/model'
 import type { Database } from './db/database.server'
 import { changes, revisions, walls } from './db/schema.server'
 import { newChange, readDocument, readRevision, writeDocument } from './documents.server'
@@ -98,9 +106,16 @@ export function leaveRedo(db: Database, page: Page): void {
     .run()
 }
 
+/** A document as it was and as it is written. */
+export interface Write {
+  readonly document: PageDocument
+  readonly before: Bodies[DocumentKind]
+  readonly after: Bodies[DocumentKind]
+}
+
 /** How a step went: `moved` where it is not the next one any more, or the documents it would leave changed again elsewhere. */
 export type Stepped =
-  | { readonly kind: 'done'; readonly touched: readonly PageDocument[]; readonly settingsStay: boolean }
+  | { readonly kind: 'done'; readonly writes: readonly Write[]; readonly settingsStay: boolean }
   | { readonly kind: 'moved' }
   | { readonly kind: 'changedSince'; readonly documents: readonly PageDocument[] }
 
@@ -122,7 +137,7 @@ export function stepChange(db: Database, page: Page, way: 'undo' | 'redo', chang
     const { merged, clashes } =
       way === 'undo' ? mergeDocuments(after, before, now) : mergeDocuments(before, after, now)
     const read = parseBody(kind, merged)
-    return { document, body: read.success && clashes.length === 0 ? read.data : null }
+    return { document, now, body: read.success && clashes.length === 0 ? read.data : null }
   })
   const clashing = stepped.flatMap(({ document, body }) => (body === null ? [document] : []))
   // settings that were changed again since stay as they are; they do not keep the walls from being stepped
@@ -130,12 +145,15 @@ export function stepChange(db: Database, page: Page, way: 'undo' | 'redo', chang
   const walls = stepped.some(({ document }) => document.wall !== null)
   if (clashing.length > 0 && !(settingsStay && walls)) return { kind: 'changedSince', documents: clashing }
   const step = newChange(db, page.key, 'step')
-  for (const { document, body } of stepped) if (body) writeDocument(db, document.id, body, step)
+  const writes = stepped.flatMap(({ document, now, body }) =>
+    body ? [{ document, before: now, after: body }] : [],
+  )
+  for (const { document, after } of writes) writeDocument(db, document.id, after, step)
   db.update(changes)
     .set({ state: way === 'undo' ? 'undone' : 'done' })
     .where(eq(changes.id, change))
     .run()
-  return { kind: 'done', touched, settingsStay }
+  return { kind: 'done', writes, settingsStay }
 }
 
 /** Names of walls whose documents are among these. */

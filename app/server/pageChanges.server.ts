@@ -18,7 +18,7 @@ import {
 import type { Database } from './db/database.server'
 import { jobs } from './db/schema.server'
 import { bodyBefore, newChange, readDocument, revisionOf, writeDocument } from './documents.server'
-import { historyOf, leaveRedo, stepChange, wallNames } from './history.server'
+import { historyOf, leaveRedo, stepChange, wallNames, type Write } from './history.server'
 import { type Page, type PageDocument, wallsOfJob } from './pages.server'
 
 class Refused extends Error {
@@ -67,27 +67,34 @@ function clashOf({ document: { kind, wall }, body, now }: Coming): Clash {
   return { wall: wall?.name ?? null, parts: changedParts(kind, now, body) }
 }
 
-/** Walls made of a material the job does not have, whichever page took it away. */
-function withoutMaterial(db: Database, page: Page, settingsId: string): { wall: string; material: string }[] {
-  const known = new Set(readDocument(db, 'settings', settingsId).body.materials.map(({ id }) => id))
-  return wallsOfJob(db, page.jobId).flatMap(({ name, designId }) =>
-    materialsOf(readDocument(db, 'design', designId).body)
-      .filter(({ material }) => !known.has(material))
-      .map(({ material }) => ({ wall: name, material })),
-  )
-}
-
-/** Refuses what leaves a wall without its material; `wording` says it for a save or for a step. */
-function checkMaterials(
+/** Walls that a change leaves without a material: what was missing before is not the change's doing. */
+function madeMissing(
   db: Database,
   page: Page,
-  touched: readonly PageDocument[],
-  wording: (missing: readonly { wall: string; material: string }[]) => readonly string[],
-): void {
+  writes: readonly Write[],
+): { wall: string; material: string }[] {
   const settings = page.documents.find(({ kind }) => kind === 'settings')
-  if (!settings || !touched.some(({ kind }) => kind !== 'survey')) return
-  const missing = withoutMaterial(db, page, settings.id)
-  if (missing.length > 0) throw new Refused(wording(missing))
+  const changed = writes.find(({ document }) => document.kind === 'settings')
+  const designs = writes.filter(({ document }) => document.kind === 'design')
+  if (!settings || (!changed && designs.length === 0)) return []
+  const known = new Set(readDocument(db, 'settings', settings.id).body.materials.map(({ id }) => id))
+  const used = (body: Bodies[DocumentKind]) =>
+    materialsOf(body as Bodies['design']).map(({ material }) => material)
+  const chosen = designs.flatMap(({ document, before, after }) => {
+    const had = new Set(used(before))
+    return used(after)
+      .filter((material) => !known.has(material) && !had.has(material))
+      .map((material) => ({ wall: document.wall?.name ?? '', material }))
+  })
+  const had = (changed?.before as Bodies['settings'] | undefined)?.materials ?? []
+  const gone = new Set(had.map(({ id }) => id).filter((id) => !known.has(id)))
+  if (gone.size === 0) return chosen
+  const left = wallsOfJob(db, page.jobId).flatMap(({ name, designId }) =>
+    used(readDocument(db, 'design', designId).body)
+      .filter((material) => gone.has(material))
+      .map((material) => ({ wall: name, material })),
+  )
+  return [...chosen, ...left]
 }
 
 function newest(
@@ -129,12 +136,13 @@ function save(db: Database, page: Page, request: Extract<PageRequest, { intent: 
     leaveRedo(db, page)
     const change = newChange(db, page.key, 'done', request.token)
     for (const { document, body } of changed) writeDocument(db, document.id, body, change)
-    checkMaterials(
+    const missing = madeMissing(
       db,
       page,
-      changed.map(({ document }) => document),
-      (missing) => missing.map(({ wall, material }) => refusalText.noMaterial(wall, material)),
+      changed.map(({ document, body, now }) => ({ document, before: now, after: body })),
     )
+    if (missing.length > 0)
+      throw new Refused(missing.map(({ wall, material }) => refusalText.noMaterial(wall, material)))
     db.update(jobs).set({ updatedAt: Date.now() }).where(eq(jobs.id, page.jobId)).run()
   }
   return { kind: 'done', documents: newest(db, page, has), history: historyOf(db, page) }
@@ -144,10 +152,9 @@ function step(db: Database, page: Page, request: Exclude<PageRequest, { intent: 
   const stepped = stepChange(db, page, request.intent, request.change)
   if (stepped.kind === 'changedSince')
     throw new Refused([refusalText.changedSince(wallNames(stepped.documents))])
-  if (stepped.kind === 'done')
-    checkMaterials(db, page, stepped.touched, (missing) => [
-      refusalText.inUse([...new Set(missing.map(({ wall }) => wall))]),
-    ])
+  const missing = stepped.kind === 'done' ? madeMissing(db, page, stepped.writes) : []
+  if (missing.length > 0)
+    throw new Refused([refusalText.inUse([...new Set(missing.map(({ wall }) => wall))])])
   const bases = new Map(request.documents.map(({ id, base }) => [id, base]))
   return {
     kind: stepped.kind,

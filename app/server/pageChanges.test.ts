@@ -1,3 +1,4 @@
+import { eq } from 'drizzle-orm'
 import { inches } from '~/length'
 import { stepName } from '~/messages'
 import { inForce, type Settings, startingDesign, type Survey, withDesign } from '~/model'
@@ -177,6 +178,25 @@ describe('two windows', () => {
       kind: 'failed',
       why: expect.stringMatching(/South.*"lath"/),
     })
+  })
+
+  test('a wall that has long been without its material keeps no other wall from being saved', async () => {
+    const { db, wall, width } = freshRoom('East', 'South')
+    // as an older version could leave it
+    db.update(revisions)
+      .set({ body: JSON.stringify(withDesign(wall(1).body('design'), { battenMaterial: 'gone' })) })
+      .where(eq(revisions.id, wall(1).saver.store.getState().held[1]?.revision ?? 0))
+      .run()
+    const east = wall(0)
+    await east.change('design', (design) => withDesign(design, { locked: true }))
+    await east.change('settings', withLath)
+    await east.change('survey', wide(141))
+    expect([east.status(), width()]).toEqual(['saved', 141])
+    const south = wall(1)
+    await south.change('design', (design) => withDesign(design, { locked: true }))
+    expect(south.status()).toBe('saved')
+    await south.change('design', (design) => withDesign(design, { battenMaterial: 'lath' }))
+    expect(south.status()).toBe('saved')
   })
 
   test('undo pressed for one change does not take back another window’s', async () => {

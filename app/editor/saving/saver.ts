@@ -28,13 +28,16 @@ import type { UnsentKeeper } from './unsent'
 /** How saving stands. In a clash nothing is sent until it is settled. */
 export type SaveStatus =
   | { readonly kind: 'saved' | 'waiting' | 'saving' }
-  | { readonly kind: 'failed'; readonly why: string }
+  /** `refused`: the server will not have it as it is; else it is out of reach, and tried again. */
+  | { readonly kind: 'failed'; readonly why: string; readonly refused: boolean }
   | { readonly kind: 'clash'; readonly clashes: readonly Clash[]; readonly theirs: readonly Newest[] }
 
 export interface SaverState {
   readonly held: Held
   readonly status: SaveStatus
   readonly history: PageHistory
+  /** How often what was in hand was put aside for what the server holds: by a step, or by taking the other's. */
+  readonly turns: number
   /** The step just made, until something new is done. */
   readonly stepped: { readonly way: 'undo' | 'redo'; readonly step: HistoryStep } | null
   /** Something to be told once: what another window did, what was kept from an earlier visit. */
@@ -66,6 +69,8 @@ export interface SaverWorld {
 /** Pauses before it is tried again, each longer than the one before. */
 export const RETRY_MS = [2_000, 5_000, 10_000, 30_000, 60_000] as const
 
+type Earlier = ReturnType<UnsentKeeper['earlier']>[number]
+
 const SAVED: SaveStatus = { kind: 'saved' }
 
 function bodiesSent(request: PageRequest): Map<string, Bodies[DocumentKind]> {
@@ -85,6 +90,7 @@ export function createSaver(
     held: heldFrom(documents),
     status: SAVED,
     history,
+    turns: 0,
     stepped: null,
     note: null,
   }))
@@ -93,6 +99,7 @@ export function createSaver(
   let timer: ReturnType<typeof setTimeout> | null = null
   let failures = 0
   let unanswered: string[] = []
+  let earlier: readonly Earlier[] = []
 
   const later = (pauseMs: number) => {
     if (timer) clearTimeout(timer)
@@ -119,23 +126,31 @@ export function createSaver(
   }
   const fail = (error: unknown) => {
     const why = error instanceof NoAnswer ? savingText[error.cause] : savingText.unreachable
-    setState({ status: { kind: 'failed', why } })
+    setState({ status: { kind: 'failed', why, refused: false } })
     shelve()
     later(RETRY_MS[Math.min(failures, RETRY_MS.length - 1)] ?? 60_000)
     failures += 1
   }
-  const take = (answer: Extract<PageAnswer, { kind: 'done' | 'moved' }>, request: PageRequest) => {
+  const take = (
+    answer: Extract<PageAnswer, { kind: 'done' | 'moved' }>,
+    request: PageRequest,
+    turns = getState().turns,
+  ) => {
     const held = adopt(getState().held, answer.documents, bodiesSent(request))
     const status: SaveStatus = held.some(isChanged) ? { kind: 'waiting' } : SAVED
-    setState({ held, history: answer.history, status })
+    setState({ held, history: answer.history, status, turns })
     shelve()
   }
 
-  /** Sends until nothing is left. */
+  /** Sends until nothing is left: what earlier visits could not, then what is in hand. */
   const sendAll = async (clashing: 'ask' | 'mine') => {
+    if (clashing === 'ask' && !(await sendAllEarlier())) return
+    let how = clashing
     while (getState().held.some(isChanged)) {
-      if (getState().status.kind === 'clash' && clashing === 'ask') return
-      const request = requestNow(clashing)
+      if (getState().status.kind === 'clash' && how === 'ask') return
+      const request = requestNow(how)
+      // what is kept over the other's was settled once: a clash after it is another one
+      how = 'ask'
       setState({ status: { kind: 'saving' } })
       try {
         const answer = await ask(request)
@@ -145,7 +160,7 @@ export function createSaver(
           return shelve()
         }
         if (answer.kind === 'refused') {
-          setState({ status: { kind: 'failed', why: answer.problems.join(' ') } })
+          setState({ status: { kind: 'failed', why: answer.problems.join(' '), refused: true } })
           return shelve()
         }
         take(answer, request)
@@ -162,11 +177,8 @@ export function createSaver(
     return enqueue(() => sendAll('ask'))
   }
 
-  const sendEarlier = async ({
-    key,
-    documents: kept,
-    after,
-  }: ReturnType<UnsentKeeper['earlier']>[number]) => {
+  /** One change an earlier visit left; false where the server is away. */
+  const sendEarlier = async ({ key, documents: kept, after }: Earlier): Promise<boolean> => {
     const bodies = new Map(kept.map((each) => [each.id, each]))
     const request: PageRequest = {
       intent: 'save',
@@ -186,13 +198,15 @@ export function createSaver(
         take({ ...answer, documents: told as Newest[] }, { ...request, documents: [] })
         if (answer.documents.some(({ id, revision }) => revision !== known.get(id)))
           setState({ note: savingText.kept })
-        return keeper.forgetEarlier(key)
+        keeper.forgetEarlier(key)
+        return true
       }
       if (answer.kind === 'refused') {
         setState({ note: savingText.keptRefused(answer.problems) })
-        return keeper.forgetEarlier(key)
+        keeper.forgetEarlier(key)
+        return true
       }
-      if (answer.kind !== 'clash') return
+      if (answer.kind !== 'clash') return true
       // taken in hand as if it were made here, to be settled as any clash
       const held = getState().held.map((document) => {
         const own = bodies.get(document.id)
@@ -201,10 +215,27 @@ export function createSaver(
       setState({ held, status: { kind: 'clash', clashes: answer.clashes, theirs: answer.documents } })
       keeper.forgetEarlier(key)
       shelve()
+      return true
     } catch (error) {
       fail(error)
+      return false
     }
   }
+  const sendAllEarlier = async (): Promise<boolean> => {
+    while (earlier[0] && getState().status.kind !== 'clash') {
+      if (!(await sendEarlier(earlier[0]))) return false
+      earlier = earlier.slice(1)
+    }
+    return true
+  }
+  /** Puts aside what the server will not have. */
+  const putAside = () =>
+    setState({
+      held: getState().held.map((document) => ({ ...document, body: document.saved ?? document.body })),
+      status: SAVED,
+      turns: getState().turns + 1,
+      note: savingText.putAside,
+    })
 
   return {
     store,
@@ -227,7 +258,12 @@ export function createSaver(
     step: (way) =>
       enqueue(async () => {
         await sendAll('ask')
-        const { status, history: now, held } = getState()
+        const { status, history: now, held, turns } = getState()
+        // what can't be saved is the last that was done: taking it back is the way out of it
+        if (way === 'undo' && status.kind === 'failed' && status.refused) {
+          putAside()
+          return shelve()
+        }
         const step = now[way]
         if (status.kind !== 'saved' || !step) return
         const request: PageRequest = { intent: way, change: step.change, documents: basesOf(held) }
@@ -236,7 +272,7 @@ export function createSaver(
           const answer = await ask(request)
           if (answer.kind === 'refused') return setState({ status: SAVED, note: answer.problems.join(' ') })
           if (answer.kind === 'clash') return setState({ status: SAVED })
-          take(answer, request)
+          take(answer, request, turns + 1)
           if (answer.settingsStay) setState({ note: savingText.settingsStay })
           setState(answer.kind === 'moved' ? { note: savingText.moved } : { stepped: { way, step } })
         } catch {
@@ -251,12 +287,14 @@ export function createSaver(
         setState({
           held: adopt(getState().held, status.theirs, new Map(), 'theirs'),
           status: { kind: 'waiting' },
+          turns: getState().turns + 1,
         })
         return sendAll('ask')
       }),
     dismissNote: () => setState({ note: null }),
     start() {
-      for (const earlier of keeper.earlier()) void enqueue(() => sendEarlier(earlier))
+      earlier = keeper.earlier()
+      if (earlier.length > 0) void flush()
       const leave = () => {
         if (!getState().held.some(isChanged)) return
         const request = requestNow('ask')
