@@ -39,7 +39,7 @@ const ORDER: readonly Severity[] = ['wrong', 'watch', 'note', 'good']
 
 /** The pipeline: survey and design -> layout -> pieces -> cut list, and what there is to say about them. */
 export function computePlan(workpiece: Workpiece): Plan {
-  const { layout: laid, strips, pieces } = cutWall(workpiece)
+  const { layout: laid, pieces } = cutWall(workpiece)
   const { layout, vanished } = withoutVanished(laid, pieces)
   const cutList = buildCutList(pieces)
   const closing = closingOf(layout)
@@ -49,11 +49,11 @@ export function computePlan(workpiece: Workpiece): Plan {
     ...overlapFindings(workpiece, layout, pieces),
     ...vanishedFindings(workpiece, vanished),
     ...bandsOffWall(workpiece, layout),
-    ...meetingFindings(workpiece, layout, strips),
+    ...meetingFindings(workpiece, layout),
     ...clearanceFindings(workpiece, layout, pieces),
     ...spacingFindings(workpiece, layout),
     ...heightFindings(workpiece, layout),
-    ...proudFindings(workpiece, layout, strips),
+    ...proudFindings(workpiece, layout),
     ...slopeFindings(workpiece, layout),
     ...boardFindings(workpiece, layout, pieces),
     ...widthFindings(workpiece, layout),

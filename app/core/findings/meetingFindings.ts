@@ -7,7 +7,7 @@ import { layOut } from '../layout/layOutWall'
 import type { Layout } from '../layout/layout'
 import { endsOf, rulesOf } from '../patterns/rules'
 import { specOf, type Strip } from '../strips/strip'
-import { uprightStrip } from '../layout/strips'
+import { uprightStrip } from '../layout/uprightStrip'
 import { isUpright, type Meeting, meetings, placePiece } from '../pieces'
 import { fewestStrips } from '../spacing'
 import { outlineOf } from '../survey/obstacles'
@@ -55,7 +55,7 @@ function withUprights(layout: Layout, lefts: readonly number[]): Layout {
 
 function meetsNothing(workpiece: Workpiece, layout: Layout): boolean {
   return layout.uprights.every(
-    (upright) => openMeetings(uprightStrip(layout, upright), layout, workpiece).length === 0,
+    (upright) => openMeetings(uprightStrip(layout, upright, rulesOf(layout)), layout, workpiece).length === 0,
   )
 }
 
@@ -166,24 +166,19 @@ function settle(workpiece: Workpiece, meeting: Meeting): WayOut[] {
 }
 
 /** The uprights as they stand once a thing is moved: a layout may be centered about the very thing. */
-function uprightsAfter(next: Workpiece, thingId: string, layout: Layout, strips: readonly Strip[]): Strip[] {
+function uprightsAfter(next: Workpiece, thingId: string, layout: Layout): Strip[] {
   const { spacing } = layout.design
-  if (!('about' in spacing) || spacing.about !== thingId) return strips.filter(({ role }) => isUpright(role))
+  if (!('about' in spacing) || spacing.about !== thingId)
+    return layout.strips.filter(({ role }) => isUpright(role))
   const moved = layOut(next.wall.survey, layout.design, next.settings)
-  return moved.uprights.map((upright) => uprightStrip(moved, upright))
+  return moved.uprights.map((upright) => uprightStrip(moved, upright, rulesOf(moved)))
 }
 
 /**
  * Moves the box clear of an upright strip by what is asked for between them, to the nearer side where it then meets no
  * other strip: an electrician's work.
  */
-function moveBox(
-  workpiece: Workpiece,
-  layout: Layout,
-  strips: readonly Strip[],
-  { obstacle }: Meeting,
-  spec: Strip,
-): WayOut[] {
+function moveBox(workpiece: Workpiece, layout: Layout, { obstacle }: Meeting, spec: Strip): WayOut[] {
   const { things } = workpiece.wall.survey
   const box = things.find(({ id }) => id === obstacle.id)
   if (!box || !obstacle.plate || spec.directionDeg !== 90) return []
@@ -206,7 +201,7 @@ function moveBox(
     if (left < layout.lines.left || right > layout.lines.right) continue
     const here = { obstacles: [{ ...obstacle, outline }] }
     const next = applyEdits(workpiece, way.edits)
-    const clears = uprightsAfter(next, box.id, layout, strips).every(
+    const clears = uprightsAfter(next, box.id, layout).every(
       (upright) => openMeetings(upright, here, workpiece).length === 0,
     )
     if (clears) return [way]
@@ -227,8 +222,8 @@ function offsetOf({ center, directionDeg }: Strip, { obstacle }: Meeting): numbe
 }
 
 /** Strips that land on plates, or half on something, each with its ways out. */
-export function meetingFindings(workpiece: Workpiece, layout: Layout, strips: readonly Strip[]): Finding[] {
-  const found = strips.flatMap((spec) =>
+export function meetingFindings(workpiece: Workpiece, layout: Layout): Finding[] {
+  const found = layout.strips.flatMap((spec) =>
     openMeetings(spec, layout, workpiece).map((meeting) => ({ spec, meeting })),
   )
   const upright = found.some(({ spec }) => isUpright(spec.role))
@@ -258,7 +253,7 @@ export function meetingFindings(workpiece: Workpiece, layout: Layout, strips: re
         waysOut: [
           ...(isUpright(spec.role) ? shared : []),
           ...settle(workpiece, meeting),
-          ...(isUpright(spec.role) ? moveBox(workpiece, layout, strips, meeting, spec) : []),
+          ...(isUpright(spec.role) ? moveBox(workpiece, layout, meeting, spec) : []),
         ],
         ...(obstacle.plate ? { blocks: { key, figure: offsetOf(spec, meeting) } } : {}),
       },

@@ -109,7 +109,7 @@ function onBase({ settings }: Workpiece, railMaterial: string): WayOut[] {
 }
 
 /** Battens thicker than the trim they stand on or end at, with the ways out of it. */
-export function proudFindings(workpiece: Workpiece, layout: Layout, strips: readonly Strip[]): Finding[] {
+export function proudFindings(workpiece: Workpiece, layout: Layout): Finding[] {
   const { wall, settings } = workpiece
   const { survey } = wall
   const design = inForce(wall.design)
@@ -185,7 +185,7 @@ export function proudFindings(workpiece: Workpiece, layout: Layout, strips: read
         },
       ],
     })
-  return [...findings, ...thingFindings(workpiece, layout, strips, thinner)]
+  return [...findings, ...thingFindings(workpiece, layout, thinner)]
 }
 
 /** Things that strips end at, within their own length. */
@@ -202,15 +202,10 @@ function endedAt(spec: Strip, layout: Layout, meets: Design['meets']): string[] 
 }
 
 /** Casing and other trim that strips end at and that is thinner than they are. */
-function thingFindings(
-  { wall }: Workpiece,
-  layout: Layout,
-  strips: readonly Strip[],
-  thinner: (limit: number) => WayOut[],
-): Finding[] {
+function thingFindings({ wall }: Workpiece, layout: Layout, thinner: (limit: number) => WayOut[]): Finding[] {
   const thickness = meetingThickness(layout)
   const { things } = wall.survey
-  const met = new Set(strips.flatMap((strip) => endedAt(strip, layout, inForce(wall.design).meets)))
+  const met = new Set(layout.strips.flatMap((strip) => endedAt(strip, layout, inForce(wall.design).meets)))
   return things
     .filter((thing) => met.has(thing.id) && thing.kind !== 'cutOff' && thing.thickness < thickness)
     .map((thing) => {

@@ -7,7 +7,7 @@ import { baseAt } from '../survey/wallLines'
 import { frameWall } from './bands'
 import { type Field, fieldOf, materialIn } from './field'
 import { named } from '../strips/stripId'
-import type { Layout, SectionPlace, Upright } from './layout'
+import type { LaidOut, Layout, SectionPlace, Upright } from './layout'
 
 /** The first issue; a stretch too narrow for a box is none while others have theirs. */
 function issueOf(sections: readonly SectionPlace[]): SpacingIssue | null {
@@ -69,7 +69,7 @@ export function layOut(survey: Survey, design: Design, settings: Settings): Layo
   }
   const laid = rules.lay(input)
   const [only] = laid.sections
-  return {
+  const laidOut: LaidOut = {
     ...field,
     pattern: design.pattern,
     battenMaterial,
@@ -84,4 +84,5 @@ export function layOut(survey: Survey, design: Design, settings: Settings): Layo
     spacingIssue: issueOf(laid.sections),
     uprightsThrough: uprightsThrough(field),
   }
+  return { ...laidOut, strips: rules.strips(laidOut) }
 }

@@ -3,6 +3,7 @@ import type { Material, Pattern } from '~/model'
 import type { Polygon } from '../geometry'
 import type { EndsAt, Role } from '../pieces'
 import type { Placement, SpacingIssue } from '../spacing'
+import type { Strip } from '../strips/strip'
 import type { StripId, StripName } from '../strips/stripId'
 import type { RuleLine } from '../survey/wallLines'
 import { type Field, materialIn } from './field'
@@ -67,8 +68,8 @@ export interface SectionPlace extends Section {
   readonly shifted: Length
 }
 
-/** Where everything goes, before anything is cut. Distances from the left corner, heights above the base line. */
-export interface Layout extends Field {
+/** Where everything goes. Distances from the left corner, heights above the base line. */
+export interface LaidOut extends Field {
   readonly pattern: Pattern
   readonly battenMaterial: Material
   /** The material that is placed along the wall: the upright's width, or the boxes' margin. */
@@ -92,6 +93,11 @@ export interface Layout extends Field {
   readonly spacingIssue: SpacingIssue | null
   /** Uprights run through and horizontals land on them. */
   readonly uprightsThrough: boolean
+}
+
+/** A layout: the strips it consists of, and the uprights, horizontals and frames as which they are marked and spoken of. */
+export interface Layout extends LaidOut {
+  readonly strips: readonly Strip[]
 }
 
 /** The face height of a member that lies flat or stands on edge. */

@@ -1,8 +1,8 @@
 import type { StripName } from '../strips/stripId'
 import type { Layout } from './layout'
-import { BORDER } from './strips'
 
-/** What each strip of a layout is called, by its id. */
-export function stripNames({ bands, uprights, fillers, frames }: Layout): ReadonlyMap<string, StripName> {
-  return new Map([BORDER, ...bands, ...uprights, ...fillers, ...frames].map(({ id, name }) => [id, name]))
+/** What each strip of a layout is called, by its id; also what is marked but comes to no strip. */
+export function stripNames(layout: Layout): ReadonlyMap<string, StripName> {
+  const { strips, bands, uprights, fillers, frames } = layout
+  return new Map([strips, bands, uprights, fillers, frames].flat().map(({ id, name }) => [id, name]))
 }

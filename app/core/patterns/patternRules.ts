@@ -1,8 +1,10 @@
 import type { Length } from '~/length'
 import type { Design, Ends, Rail, Spacing, Survey, Workpiece } from '~/model'
 import type { Field } from '../layout/field'
-import type { Band, BoxFrame, SectionPlace, Upright } from '../layout/layout'
+import type { Band, BoxFrame, LaidOut, SectionPlace, Upright } from '../layout/layout'
 import type { Role } from '../pieces'
+import type { ThroughRule } from '../strips/crossings'
+import type { Strip } from '../strips/strip'
 
 /** What a pattern has to work with: the field, its covered part less the fillers, and what frames it. */
 export interface LayInput extends Field {
@@ -33,6 +35,10 @@ export interface NamedMaterial {
 export interface PatternRules {
   /** Lays it out. Never fails: what cannot be is told as a section's issue. */
   readonly lay: (input: LayInput) => Laid
+  /** The strips a layout consists of, before they meet anything. */
+  readonly strips: (layout: LaidOut) => readonly Strip[]
+  /** Who runs through where two of them cross. */
+  readonly through: ThroughRule
   /** What a wall that is turned to it usually starts from. Common practice, no source. */
   readonly usual: (wall: { readonly survey: Survey }) => Partial<Design>
   /** Horizontals that come with it where the wall has none, and what goes with it when the wall is turned to another. */

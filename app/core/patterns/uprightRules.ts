@@ -10,6 +10,7 @@ import {
 } from '~/model'
 import { onTick } from '../edits/onTick'
 import { materialIn } from '../layout/field'
+import { byTier } from '../strips/crossings'
 import type { PatternRules } from './patternRules'
 
 /** Clear gaps near a wish, in inches, as a pattern usually starts with. */
@@ -99,6 +100,7 @@ export const UPRIGHT_RULES = {
   stripsOf: (count) => count,
   withGap,
   withHeight: (_, height) => ({ height }),
+  through: byTier,
   standsFree: true,
   framesItself: false,
   border: () => 'none',

@@ -24,6 +24,7 @@ function strip(id: string, x: number, y: number, deg: number, length: number, ti
   })
   return {
     id: railId(id),
+    name: { kind: 'batten', number: 1 },
     part: '',
     role: 'batten',
     number: 1,

@@ -1,7 +1,7 @@
 import type { Length } from '~/length'
 import type { Material } from '~/model'
 import { crossing, type Line, movedFrom, type Point, unitVector } from '../geometry'
-import type { StripId } from './stripId'
+import type { StripId, StripName } from './stripId'
 import type { EndCut, EndsAt, PieceSpec, Role } from '../pieces'
 
 /** An end of a strip: the lines it stays within (two where it points into a corner), what they are, how it is cut through. */
@@ -14,6 +14,7 @@ export interface End {
 /** A straight strip as it is wanted, before it meets anything: all a pattern has to say of it. */
 export interface Strip {
   readonly id: StripId
+  readonly name: StripName
   /** Tells the straight parts of one strip apart, such as the four sides of a box; empty where there is but one. */
   readonly part: string
   readonly role: Role

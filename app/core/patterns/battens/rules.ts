@@ -1,4 +1,5 @@
 import type { PatternRules } from '../patternRules'
+import { standingStrips } from '../standingStrips'
 import { placeUprights } from '../uprights'
 import { UPRIGHT_RULES, usualGaps, usualRailFoot } from '../uprightRules'
 
@@ -7,6 +8,7 @@ export const battens: PatternRules = {
   ...UPRIGHT_RULES,
   uprightRole: 'batten',
   lay: (input) => ({ ...placeUprights(input, 'batten'), bands: [], frames: [] }),
+  strips: (layout) => standingStrips(layout, battens),
   usual: ({ survey }) => ({
     battenMaterial: 'pine-1x3',
     spacing: usualGaps(16, 10, 24, 'gap'),

@@ -4,6 +4,7 @@ import { onTick } from '../../edits/onTick'
 import { materialIn } from '../../layout/field'
 import type { PatternRules } from '../patternRules'
 import { UPRIGHT_RULES, usualRailFoot } from '../uprightRules'
+import { boxStrips } from './boxStrips'
 import { boxSpacing, layBoxes } from './layBoxes'
 
 /** A box of the width it was pulled to: the new wish, its limits widened where they would bar it. */
@@ -26,6 +27,7 @@ export const boxes: PatternRules = {
   ...UPRIGHT_RULES,
   uprightRole: 'stile',
   lay: layBoxes,
+  strips: boxStrips,
   usual: ({ survey }) => ({
     foot: usualRailFoot(survey),
     topRail: { material: 'chair-rail' },

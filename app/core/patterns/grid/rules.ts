@@ -1,6 +1,7 @@
 import type { Design, Ends } from '~/model'
 import type { PatternRules } from '../patternRules'
 import { UPRIGHT_RULES, usualFoot, usualGaps } from '../uprightRules'
+import { gridStrips } from './gridStrips'
 import { asColumns, layGrid } from './layGrid'
 
 /** With a border its stiles stand at the walls, without one a cell does. */
@@ -11,6 +12,7 @@ export const grid: PatternRules = {
   ...UPRIGHT_RULES,
   uprightRole: 'stile',
   lay: layGrid,
+  strips: (layout) => gridStrips(layout, grid),
   usual: ({ survey }) => ({
     battenMaterial: 'pine-1x4',
     spacing: usualGaps(24, 14, 40, 'strip'),

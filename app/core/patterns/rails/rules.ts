@@ -1,5 +1,6 @@
 import type { Design } from '~/model'
 import type { PatternRules } from '../patternRules'
+import { levelStrips } from '../standingStrips'
 import { UPRIGHT_RULES, usualFoot } from '../uprightRules'
 
 /** What a wall of rails alone starts with. */
@@ -16,6 +17,7 @@ export const rails: PatternRules = {
   ...UPRIGHT_RULES,
   uprightRole: 'batten',
   lay: () => ({ sections: [], uprights: [], bands: [], frames: [] }),
+  strips: levelStrips,
   usual: ({ survey }) => ({ foot: usualFoot(survey), topRail: null, cap: null }),
   brings: ({ rails }) => (rails.length > 0 ? {} : { rails: [FIRST_RAIL] }),
   // the rail that only came with the pattern, untouched since

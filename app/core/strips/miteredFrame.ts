@@ -2,10 +2,8 @@ import type { Length } from '~/length'
 import type { Material } from '~/model'
 import { type Line, miteredSides, movedFrom, type Polygon } from '../geometry'
 import type { EndsAt, Role } from '../pieces'
-import type { Strip } from '../strips/strip'
-import { materialIn } from './field'
-import type { StripId } from '../strips/stripId'
-import type { BoxFrame, Layout } from './layout'
+import type { Strip } from './strip'
+import type { StripId, StripName } from './stripId'
 
 /** What a side of a frame is called, by where it lies: its direction runs counter-clockwise round the frame. */
 const SIDE_NAMES = ['bottom', 'right', 'top', 'left']
@@ -21,6 +19,7 @@ function sideNames(sides: readonly { readonly side: Line }[]): string[] {
 /** What a frame is made of and what it lies between. */
 export interface FrameOf {
   readonly id: StripId
+  readonly name: StripName
   readonly number: number
   readonly material: Material
   readonly faceWidth: Length
@@ -34,7 +33,7 @@ export interface FrameOf {
  * The sides of a mitred frame inside a convex outline, counter-clockwise, each named by where it lies. Lengths of the sides
  * hang on what bounds the frame at their ends.
  */
-export function mitered(outline: Polygon, frame: FrameOf): Strip[] {
+export function miteredFrame(outline: Polygon, frame: FrameOf): Strip[] {
   const { bounds } = frame
   const sides = miteredSides(outline)
   const names = sideNames(sides)
@@ -45,6 +44,7 @@ export function mitered(outline: Polygon, frame: FrameOf): Strip[] {
     const [first, last] = isLevel ? [bounds.left, bounds.right] : [bounds.below, bounds.above]
     return {
       id: frame.id,
+      name: frame.name,
       part: names[i] ?? '',
       role: frame.roleOf(isLevel),
       number: frame.number,
@@ -57,20 +57,5 @@ export function mitered(outline: Polygon, frame: FrameOf): Strip[] {
       joins: isLevel,
       tier: frame.tier,
     }
-  })
-}
-
-/** The four sides of a box (more where a slope cuts a corner off), mitred at half of each corner. */
-export function frameStrips(layout: Layout, frame: BoxFrame): Strip[] {
-  const material = materialIn(layout, layout.design.boxes.moulding)
-  return mitered(frame.outline, {
-    id: frame.id,
-    number: frame.number,
-    material,
-    faceWidth: material.width,
-    tier: null,
-    roleOf: (isLevel) => (isLevel ? 'boxRail' : 'boxStile'),
-    // every box takes its share of the wall's width
-    bounds: { left: 'wall', right: 'wall', below: frame.below, above: frame.above },
   })
 }

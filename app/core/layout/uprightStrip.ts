@@ -1,0 +1,97 @@
+import { subtractLengths } from '~/length'
+import { lineFrom } from '../geometry'
+import type { PatternRules } from '../patterns/patternRules'
+import type { EndCut } from '../pieces'
+import type { Strip } from '../strips/strip'
+import { profileAt } from '../survey/profile'
+import { baseAt, courseAt, onLine } from '../survey/wallLines'
+import { type Band, bandEdge, type LaidOut, type Upright } from './layout'
+
+/** What an upright's foot and part hang on in its pattern. */
+type Standing = Pick<PatternRules, 'standsFree' | 'framesItself'> & {
+  readonly uprightRole: PatternRules['uprightRole'] | 'filler'
+}
+
+/** The horizontal an upright stands on, if any. */
+function footBand({ bands, uprightFoot, uprights }: LaidOut): Band | undefined {
+  return uprights.length === 0
+    ? undefined
+    : bands.find(({ role, top }) => (role === 'bottomRail' || role === 'ledger') && top === uprightFoot)
+}
+
+/** The line between two places of a course of heights that keeps to one side of it where it bends between them. */
+function clearOf(
+  at: (x: number) => number,
+  bends: readonly number[],
+  left: number,
+  right: number,
+  side: 1 | -1,
+) {
+  const [low, high] = [at(left), at(right)]
+  const over = bends
+    .filter((x) => x > left && x < right)
+    .map((x) => side * (at(x) - low - ((high - low) * (x - left)) / (right - left)))
+  const by = side * Math.max(0, ...over)
+  return lineFrom({ x: left, y: low + by }, { x: right, y: high + by })
+}
+
+/** The head of the layout comes this near to the ceiling, or to what stays there: it is fitted to it. */
+const NEAR_HEAD = 3_175_000 // 1/8 in
+
+/** Whether the head of a layout comes up to the ceiling, or to what stays there. */
+export function reachesHead({ uprightHead, lines }: LaidOut): boolean {
+  return uprightHead > lines.headLine - NEAR_HEAD
+}
+
+/** The foot of a batten that hangs over the baseboard, its back tilted away. */
+const BACK_BEVEL: EndCut = { kind: 'bevel', bevelDeg: 45 }
+
+/** An upright before it meets anything: from base or bottom rail up to the head, at its own place. */
+export function uprightStrip(
+  layout: LaidOut,
+  upright: Upright,
+  rules: Standing,
+  tier: Strip['tier'] = null,
+): Strip {
+  const { lines, shape, battenMaterial, design } = layout
+  const standsOn = footBand(layout)
+  const endsUnder = layout.bands.find(
+    ({ role, bottom }) => role === 'topRail' && bottom === layout.uprightHead,
+  )
+  const head = (x: number) =>
+    endsUnder
+      ? onLine(bandEdge(endsUnder, courseAt(lines, x), 'bottom'), x)
+      : baseAt(lines, x) + layout.uprightHead
+  // on floor or baseboard it follows the real floor; on a rail it follows the rail
+  const standsOnFloor = !standsOn && lines.followed.length === 0 && !rules.framesItself
+  const foot = (x: number) =>
+    standsOn
+      ? onLine(bandEdge(standsOn, courseAt(lines, x), 'top'), x)
+      : (standsOnFloor ? profileAt(shape.floor, x) : baseAt(lines, x)) + layout.uprightFoot
+  const courseBends = lines.courses.slice(1).map(({ left }) => left)
+  const floorBends = standsOnFloor ? shape.floor.points.map(({ place }) => place) : courseBends
+  const bevelled = design.proud === 'backBevel' && rules.standsFree && !standsOn && lines.baseTop > 0
+  const { left, right } = upright
+  return {
+    id: upright.id,
+    name: upright.name,
+    part: '',
+    role: rules.uprightRole,
+    number: upright.number,
+    material: battenMaterial,
+    faceWidth: subtractLengths(right, left),
+    center: { x: (left + right) / 2, y: 0 },
+    directionDeg: 90,
+    start: {
+      lines: [clearOf(foot, floorBends, left, right, 1)],
+      against: standsOn ? 'strip' : 'wall',
+      ...(bevelled ? { cut: BACK_BEVEL } : {}),
+    },
+    end: {
+      lines: [clearOf(head, courseBends, left, right, -1)],
+      against: endsUnder ? 'strip' : reachesHead(layout) ? 'wall' : 'open',
+    },
+    joins: false,
+    tier,
+  }
+}
