@@ -80,23 +80,34 @@ describe('the wall in hand', () => {
     wall.hold()
     wall.pull([heightOf(42)], 'live')
     draw()
-    wall.edit([lock], 'done')
+    wall.edit(wall.store.getState().shown, [lock], 'done')
     expect([now(), inForce(state().now.wall.design).locked]).toEqual([42, true])
     wall.release()
     await pass(10)
     expect(stored()).toMatchObject({ locked: true, height: { value: inches(42) } })
   })
 
+  test('two edits pressed on the same picture of the wall both come', () => {
+    const { wall, now, state } = start()
+    const drawn = state().shown
+    wall.edit(drawn, [lock], 'done')
+    wall.edit(drawn, [typedHeight(50)], 'done')
+    expect([now(), inForce(state().now.wall.design).locked]).toEqual([50, true])
+    // what the picture did not have yet is not what its edit takes back
+    wall.edit(drawn, [lock], 'done')
+    expect(now()).toBe(50)
+  })
+
   test('an edit that is done comes after what still waits for its frame, and one that changes nothing is dropped', async () => {
     const { wall, now, state, draw, sent } = start()
     wall.hold()
     wall.pull([heightOf(40)], 'live')
-    wall.edit([typedHeight(50)], 'done')
+    wall.edit(wall.store.getState().shown, [typedHeight(50)], 'done')
     expect(now()).toBe(50)
     draw()
     expect(now()).toBe(50)
     const same = state().now
-    wall.edit([typedHeight(50)], 'done')
+    wall.edit(wall.store.getState().shown, [typedHeight(50)], 'done')
     expect(state().now).toBe(same)
     expect(sent()).toBe(0)
   })
@@ -118,8 +129,8 @@ describe('the wall in hand', () => {
   test('what is typed is drawn and waits; taken back, the wall is as it was', async () => {
     const { wall, now, state, pass, sent, stored } = start()
     const before = state().now
-    wall.edit([typedHeight(4)], 'typed')
-    wall.edit([typedHeight(48)], 'typed')
+    wall.edit(wall.store.getState().shown, [typedHeight(4)], 'typed')
+    wall.edit(wall.store.getState().shown, [typedHeight(48)], 'typed')
     expect(now()).toBe(48)
     await pass(5_000)
     expect(sent()).toBe(0)
@@ -148,7 +159,7 @@ describe('the wall in hand', () => {
     const odd = { text: '12 q', problem: 'q?' }
     wall.reportUnread('survey.height', odd)
     await other().change('survey', (survey) => ({ ...survey, width: inches(134) }))
-    wall.edit([lock], 'done')
+    wall.edit(wall.store.getState().shown, [lock], 'done')
     await pass(500)
     expect([state().unread, state().now.wall.survey.width]).toEqual([{ 'survey.height': odd }, inches(134)])
     await wall.saver.step('undo')

@@ -29,7 +29,7 @@ const Bar = styled.footer`
   align-items: center;
   justify-content: space-between;
   gap: ${space.xs} ${space.l};
-  padding: ${space.s} ${space.l};
+  padding: 18px ${space.l};
   background: var(--bar);
   color: var(--bar-ink);
   ${narrow} {
@@ -55,14 +55,30 @@ const Verdict = styled.span<{ $open: boolean }>`
   font-weight: 600;
   color: ${({ $open }) => ($open ? '#ffb3a5' : '#a5e0b5')};
 `
-const Figures = styled.ul`
-  display: flex;
-  flex-wrap: wrap;
-  gap: ${space.xs} ${space.l};
+const Figures = styled.div`
+  position: relative;
   font-size: ${type.body};
   color: var(--bar-soft);
+  & ul {
+    display: flex;
+    flex-wrap: wrap;
+    gap: ${space.xs} ${space.l};
+  }
   & b {
     color: var(--bar-ink);
+  }
+`
+/** Said in the bar's own edge, so that nothing moves when there is something to say. */
+const Before = styled.p`
+  position: absolute;
+  top: 100%;
+  right: 0;
+  font-size: ${type.small};
+  line-height: 1;
+  white-space: nowrap;
+  ${narrow} {
+    position: static;
+    margin-top: ${space.s};
   }
 `
 
@@ -162,34 +178,38 @@ export function ClosingBar() {
         )}
       </Sum>
       <Figures>
-        <li>
-          <b>{plan.pieces.length}</b> {plan.pieces.length === 1 ? 'piece' : 'pieces'}
-        </li>
-        <li data-testid="board-count">
-          <b>{boards.rests ? '…' : bought.length}</b>{' '}
-          {bought.length === 1 && !boards.rests ? 'board' : 'boards'}{' '}
-          {bought.length > 0 && !boards.rests
-            ? boardsText(
-                bought.map(({ length }) => length),
-                workpiece.settings,
-                wording,
-              )
-            : ''}
-        </li>
-        {totals.cost !== null && !boards.rests ? (
-          <li data-testid="cost-now">
-            <b>{money(totals.cost, workpiece.settings.currency)}</b>
-            {known.some(({ pricedLengths, lengths }) => pricedLengths < lengths) ? ' as far as priced' : ''}
-          </li>
-        ) : null}
-        {before ? <li data-testid="before">{beforeText(before, workpiece.settings.currency)}</li> : null}
-        {spacer ? (
+        <ul>
           <li>
-            spacer <b>{<Fractions text={say(spacer.length.tick, wording)} />}</b>
+            <b>{plan.pieces.length}</b> {plan.pieces.length === 1 ? 'piece' : 'pieces'}
           </li>
-        ) : (
-          <li>{count(closing?.gaps.length ?? 0, 'size')} of gap</li>
-        )}
+          <li data-testid="board-count">
+            <b>{boards.rests ? '…' : bought.length}</b>{' '}
+            {bought.length === 1 && !boards.rests ? 'board' : 'boards'}{' '}
+            {bought.length > 0 && !boards.rests
+              ? boardsText(
+                  bought.map(({ length }) => length),
+                  workpiece.settings,
+                  wording,
+                )
+              : ''}
+          </li>
+          {totals.cost !== null && !boards.rests ? (
+            <li data-testid="cost-now">
+              <b>{money(totals.cost, workpiece.settings.currency)}</b>
+              {known.some(({ pricedLengths, lengths }) => pricedLengths < lengths) ? ' as far as priced' : ''}
+            </li>
+          ) : null}
+          {spacer ? (
+            <li>
+              spacer <b>{<Fractions text={say(spacer.length.tick, wording)} />}</b>
+            </li>
+          ) : (
+            <li>{count(closing?.gaps.length ?? 0, 'size')} of gap</li>
+          )}
+        </ul>
+        {before ? (
+          <Before data-testid="before">{beforeText(before, workpiece.settings.currency)}</Before>
+        ) : null}
       </Figures>
     </Bar>
   )

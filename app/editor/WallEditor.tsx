@@ -1,4 +1,4 @@
-import { createContext, useContext, useEffect, useMemo, useState } from 'react'
+import { createContext, useContext, useDeferredValue, useEffect, useMemo, useState } from 'react'
 import { useStore } from 'zustand'
 import type { Plan } from '~/core/computePlan'
 import { applyEdits } from '~/core/edits/applyEdit'
@@ -31,9 +31,11 @@ export interface WallIdentity {
 /** The wall as panels and sums show it, and what edits it. */
 export interface WallEditor extends Pick<
   WallStore,
-  'edit' | 'saveNow' | 'restore' | 'select' | 'lookAt' | 'reportUnread'
+  'saveNow' | 'restore' | 'select' | 'lookAt' | 'reportUnread'
 > {
   readonly identity: WallIdentity
+  /** Carries edits out that were made from this workpiece, on the wall as it is by then. */
+  readonly edit: (edits: readonly Edit[], pace: Pace) => void
   readonly workpiece: Workpiece
   readonly plan: Plan
   readonly wording: Wording
@@ -106,7 +108,11 @@ export function usePreview(): Plan | null {
 /** What panels see: one value a change, plan and boards with it. */
 function ShownProvider({ identity, children }: { identity: WallIdentity; children: React.ReactNode }) {
   const { edit, saveNow, restore, select, lookAt, reportUnread } = useWallStore()
-  const workpiece = useWallState((state) => state.shown)
+  const shown = useWallState((state) => state.shown)
+  const trails = useWallState((state) => state.trails)
+  // what trails the hand is drawn between its frames; what was pressed is there at once
+  const trailing = useDeferredValue(shown)
+  const workpiece = trails ? trailing : shown
   const held = useWallState((state) => state.held)
   const plan = planOf(workpiece)
   const cut = useAtRest(plan.cutList, held)
@@ -116,8 +122,16 @@ function ShownProvider({ identity, children }: { identity: WallIdentity; childre
   const boards = useMemo(() => (rests ? { ...found, searching: true, rests: true } : found), [found, rests])
   const editor = useMemo((): WallEditor => {
     const wording = wordingOf(workpiece)
-    const acts = { edit, saveNow, restore, select, lookAt, reportUnread }
-    return { identity, workpiece, plan, wording, boards, ...acts }
+    const acts = { saveNow, restore, select, lookAt, reportUnread }
+    return {
+      identity,
+      workpiece,
+      plan,
+      wording,
+      boards,
+      edit: (edits, pace) => edit(workpiece, edits, pace),
+      ...acts,
+    }
   }, [identity, workpiece, plan, boards, edit, saveNow, restore, select, lookAt, reportUnread])
   return <EditorContext value={editor}>{children}</EditorContext>
 }

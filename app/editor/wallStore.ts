@@ -24,6 +24,8 @@ export interface WallState {
   readonly now: Workpiece
   /** The wall as panels and sums show it: the same, except while a handle is pulled or a length typed. */
   readonly shown: Workpiece
+  /** What is shown came after the hand, which may be moving again. */
+  readonly trails: boolean
   readonly unread: Readonly<Record<string, Unread>>
   /** A handle is in hand: nothing is saved and no boards are planned until it is let go. */
   readonly held: boolean
@@ -36,8 +38,8 @@ export interface WallState {
 export interface WallStore {
   readonly store: StoreApi<WallState>
   readonly saver: Saver
-  /** Carries edits out that were made from the wall as it is shown, on the wall as it is. */
-  readonly edit: (edits: readonly Edit[], pace: Pace) => void
+  /** Carries edits out that were made from a wall as a panel shows it, on the wall as it is. */
+  readonly edit: (from: Workpiece, edits: readonly Edit[], pace: Pace) => void
   /** Carries edits of a handle out on the wall as it is: a pulled one's once a frame, the last of which counts. */
   readonly pull: (edits: readonly Edit[], pace: Pace) => void
   readonly saveNow: () => Promise<void>
@@ -69,6 +71,7 @@ export function createWallStore(saver: Saver): WallStore {
   const store = createStore<WallState>(() => ({
     now: first,
     shown: first,
+    trails: false,
     unread: {},
     held: false,
     selected: null,
@@ -82,7 +85,7 @@ export function createWallStore(saver: Saver): WallStore {
   const follow = () => {
     if (following) clearTimeout(following)
     following = null
-    if (getState().shown !== getState().now) setState({ shown: getState().now })
+    if (getState().shown !== getState().now) setState({ shown: getState().now, trails: true })
   }
   const put = (next: Workpiece, pace: Pace) => {
     if (sameWork(next, getState().now)) return
@@ -99,7 +102,7 @@ export function createWallStore(saver: Saver): WallStore {
     following = follows ? setTimeout(follow, FOLLOWS_AFTER_MS) : null
     setState({
       now: next,
-      ...(follows ? {} : { shown: next }),
+      ...(follows ? {} : { shown: next, trails: false }),
       ...(getState().lookedAt ? { lookedAt: null } : {}),
     })
   }
@@ -119,12 +122,12 @@ export function createWallStore(saver: Saver): WallStore {
   return {
     store,
     saver,
-    edit(edits, pace) {
+    edit(from, edits, pace) {
       carryOut()
-      const { now, shown } = getState()
-      const made = applyEdits(shown, edits)
-      // made from what the panel shows, which may be a few frames behind: what it does not speak of stays
-      put(now === shown ? made : (mergeDocuments(shown, made, now).merged as Workpiece), pace)
+      const { now } = getState()
+      const made = applyEdits(from, edits)
+      // a panel may be a few frames behind: what its edit does not speak of stays
+      put(now === from ? made : (mergeDocuments(from, made, now).merged as Workpiece), pace)
     },
     pull(edits, pace) {
       if (pace !== 'live') {
@@ -160,7 +163,7 @@ export function createWallStore(saver: Saver): WallStore {
         if (sameWork(next, getState().now)) return
         // a step puts aside what could not be read; what another window saved leaves it in its field
         const unread = turns === before.turns ? getState().unread : {}
-        setState({ now: next, shown: next, lookedAt: null, unread })
+        setState({ now: next, shown: next, trails: false, lookedAt: null, unread })
       })
       return () => {
         carryOut()
