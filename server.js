@@ -1,59 +1,103 @@
-import compression from 'compression'
+import { readFileSync } from 'node:fs'
+import { createServer as createPlain } from 'node:http'
+import { createServer as createSecure } from 'node:https'
+import { dirname, join } from 'node:path'
 import express from 'express'
-import helmet from 'helmet'
-import { pino } from 'pino'
 
 const dev = process.env.NODE_ENV === 'development'
-const host = '127.0.0.1'
-const port = Number(process.env.PORT ?? 4173)
-const log = pino({ level: process.env.LOG_LEVEL ?? 'warn' })
-const app = express()
-app.disable('x-powered-by')
-// The content policy is set per page, with its nonce, in entry.server; without the referrer policy
-// posts from pages without scripts would arrive with no origin and be refused.
-app.use(helmet({ contentSecurityPolicy: false, hsts: false, referrerPolicy: { policy: 'same-origin' } }))
-app.use(compression())
-app.use((request, response, next) => {
-  const started = process.hrtime.bigint()
-  response.on('finish', () =>
-    log.debug({
-      method: request.method,
-      url: request.originalUrl,
-      status: response.statusCode,
-      ms: Number(process.hrtime.bigint() - started) / 1e6,
-    }),
-  )
-  next()
-})
+/** A request that is not all here by then is given up. */
+const REQUEST_WITHIN_MS = 30_000
 
+const server = express()
+server.disable('x-powered-by')
+let regla
 if (dev) {
   const { createServer } = await import('vite')
   const vite = await createServer({ server: { middlewareMode: true } })
-  app.use(vite.middlewares)
-  app.use(async (request, response, next) => {
+  const load = () => vite.ssrLoadModule('./app/server/app.server.ts')
+  regla = await load()
+  server.use(regla.front)
+  server.use(vite.middlewares)
+  server.use(async (request, response, next) => {
     try {
-      const module = await vite.ssrLoadModule('./app/server/app.server.ts')
-      return await module.app(request, response, next)
+      return await (await load()).app(request, response, next)
     } catch (error) {
       if (error instanceof Error) vite.ssrFixStacktrace(error)
       next(error)
     }
   })
 } else {
-  app.use('/assets', express.static('build/client/assets', { immutable: true, maxAge: '1y' }))
-  app.use(express.static('build/client', { maxAge: '1h' }))
-  app.use((await import('./build/server/index.js')).app)
+  regla = await import('./build/server/index.js')
+  server.use(regla.front)
+  server.use('/assets', express.static('build/client/assets', { immutable: true, maxAge: '1y' }))
+  server.use(express.static('build/client', { maxAge: '1h' }))
+  server.use(regla.app)
 }
 
-const server = app.listen(port, host, (error) => {
-  if (error) {
-    console.error(`Regla can't listen on ${host}:${port}: ${error.message}. Set PORT to a free one.`)
-    process.exit(1)
-  }
-  console.log(`Regla is at http://${host}:${port}`)
-})
+function stop(text) {
+  console.error(text)
+  process.exit(1)
+}
+
+const { host, port, local, tls, hosts, url } = regla.network()
+const dataFolder = dirname(process.env.DB_FILE ?? 'data/regla.db')
+const names = hosts.map((name) => name.replace(/^\[|\]$/g, ''))
+
+/** The certificate of a server on the network: one's own, or one made here with an authority for phones to trust. */
+async function certificate() {
+  if (tls === 'own')
+    return { key: readFileSync(process.env.REGLA_KEY), cert: readFileSync(process.env.REGLA_CERT) }
+  return regla.certificateFor(join(dataFolder, 'tls'), names)
+}
+
+/** Beside the secure server a plain one sends people there, and hands out the authority that phones are to trust. */
+function plainDoor(authority) {
+  const door = express()
+  door.disable('x-powered-by')
+  door.get('/regla-authority.crt', (_request, response) =>
+    authority ? response.type('application/x-x509-ca-cert').send(authority) : response.sendStatus(404),
+  )
+  door.use((request, response) => {
+    const asked = hosts.includes(request.hostname) ? request.hostname : new URL(url).hostname
+    response.redirect(308, `https://${asked}:${port}${request.originalUrl.replace(/^\/+/, '/')}`)
+  })
+  return createPlain(door)
+}
+
+function listen(on, at, said) {
+  on.requestTimeout = REQUEST_WITHIN_MS
+  on.headersTimeout = REQUEST_WITHIN_MS
+  on.on('error', (error) =>
+    stop(`Regla can't listen on ${host}:${at}: ${error.message}. Set PORT to a free one.`),
+  )
+  on.listen(at, host, () => console.log(said))
+  return on
+}
+
+const doors = []
+if (tls === 'none') doors.push(listen(createPlain(server), port, `Regla is at ${url}`))
+else {
+  const held = await certificate().catch((error) => stop(`The certificate can't be used: ${error.message}`))
+  doors.push(listen(createSecure(held, server), port, `Regla is at ${url}`))
+  doors.push(
+    listen(
+      plainDoor(held.authority),
+      port + 1,
+      `Phones take the certificate from ${url.replace('https', 'http').replace(`:${port}`, `:${port + 1}`)}/regla-authority.crt; docs/crew.md says how.`,
+    ),
+  )
+}
+if (!local) console.log('It can be reached from the network: nobody comes in without signing in.')
+
+function leave() {
+  regla.closeDatabase()
+  process.exit(0)
+}
 for (const signal of ['SIGINT', 'SIGTERM'])
   process.once(signal, () => {
-    server.close(() => process.exit(0))
-    setTimeout(() => process.exit(0), 3000).unref()
+    let open = doors.length
+    for (const door of doors) door.close(() => (open -= 1) === 0 && leave())
+    // kept-alive connections are not waited for
+    for (const door of doors) door.closeIdleConnections()
+    setTimeout(leave, 3000).unref()
   })

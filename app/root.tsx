@@ -15,6 +15,7 @@ import {
 } from 'react-router'
 import type { Route } from './+types/root'
 import { Trouble } from './features/trouble/Trouble'
+import { signInGate } from './server/crew/entry.server'
 import { themeOf } from './server/theme.server'
 import { GlobalStyle } from './ui/GlobalStyle'
 import { useNonce } from './ui/nonce'
@@ -29,6 +30,9 @@ declare module 'react-aria-components' {
 export const links: Route.LinksFunction = () => [
   { rel: 'preload', href: archivo, as: 'font', type: 'font/woff2', crossOrigin: 'anonymous' },
 ]
+
+/** On the network nobody is let in without signing in. */
+export const middleware = [signInGate]
 
 export function loader({ request }: Route.LoaderArgs) {
   return { theme: themeOf(request) }

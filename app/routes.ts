@@ -17,6 +17,8 @@ export default [
   ]),
   route('jobs/:jobId/rooms/:roomId', 'routes/room.tsx'),
   route('jobs/:jobId/rooms/:roomId/document', 'routes/room-document.ts'),
+  route('sign-in', 'routes/sign-in.tsx'),
+  route('crew', 'routes/crew.tsx'),
   route('devices', 'routes/devices.tsx'),
   route('devices/:device/readings', 'routes/device.ts'),
   route('jobs/:jobId/walls/:wallId/readings.csv', 'routes/wall-readings.ts'),

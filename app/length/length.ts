@@ -15,6 +15,9 @@ export const NM_PER_FOOT = 12 * NM_PER_INCH
 /** Nanometers in one millimeter. */
 export const NM_PER_MM = 1_000_000
 
+/** No wall, board or room is longer than 100 m (328 ft): beyond that a unit or a digit has slipped. */
+export const LONGEST = 100_000 * NM_PER_MM
+
 /** A zero length. */
 export const ZERO = 0 as Length
 

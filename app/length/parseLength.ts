@@ -1,5 +1,5 @@
 import Fraction from 'fraction.js'
-import { type Length, nanometers, NM_PER_FOOT, NM_PER_INCH, NM_PER_MM } from './length'
+import { type Length, LONGEST, nanometers, NM_PER_FOOT, NM_PER_INCH, NM_PER_MM } from './length'
 import { fail, ok, type Result } from './result'
 import type { Units } from './tape'
 
@@ -10,9 +10,11 @@ export type LengthIssue =
   | { readonly code: 'lengthZeroDenominator'; readonly read: string }
   | { readonly code: 'lengthUnitTwice'; readonly read: string; readonly unit: string }
   | { readonly code: 'lengthTooLarge'; readonly read: string }
+  /** Too many characters to be a length; `read` is how it begins. */
+  | { readonly code: 'lengthTooLong'; readonly read: string; readonly characters: number }
 
-/** Nothing in a room is longer than a kilometer; beyond that a unit or a digit has slipped. */
-const LARGEST = 1e12
+/** Refused by its size before anything reads it. */
+const MOST_CHARACTERS = 80
 
 const VULGAR: Readonly<Record<string, string>> = {
   '½': '1/2',
@@ -62,6 +64,8 @@ function tidy(text: string): string {
  * The value is exact to the nanometer (nearest for thirds and the like). Issues carry what was typed.
  */
 export function parseLength(typed: string, bare: Units): Result<Length, LengthIssue> {
+  if (typed.length > MOST_CHARACTERS)
+    return fail({ code: 'lengthTooLong', read: typed.slice(0, 24), characters: typed.length })
   let rest = tidy(typed)
   if (rest === '') return fail({ code: 'lengthEmpty' })
   const negative = rest.startsWith('-')
@@ -87,7 +91,7 @@ export function parseLength(typed: string, bare: Units): Result<Length, LengthIs
     total = total.add(value.mul(UNIT_NM[unit] ?? NM_PER_INCH))
     if (previous === 'ft') rest = rest.replace(/^-\s*/, '')
   } while (rest !== '')
-  if (total.compare(LARGEST) > 0) return fail({ code: 'lengthTooLarge', read: typed })
+  if (total.compare(LONGEST) > 0) return fail({ code: 'lengthTooLarge', read: typed })
   const nm = Number(total.round().valueOf())
   return ok(nanometers(negative ? -nm : nm))
 }

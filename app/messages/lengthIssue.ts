@@ -26,7 +26,9 @@ export function lengthIssueText(issue: LengthIssue, units: Units): string {
     case 'lengthUnitTwice':
       return `“${issue.read}” gives ${issue.unit === 'ft' ? 'feet' : issue.unit === 'in' ? 'inches' : issue.unit} twice. Join a fraction to its number: 12 1/2, or feet to inches: 2' 6.`
     case 'lengthTooLarge':
-      return `“${issue.read}” is longer than any room. Check the unit and the number of digits.`
+      return `“${issue.read}” is longer than any room: 100 m (328 ft) is the most. Check the unit and the number of digits.`
+    case 'lengthTooLong':
+      return `“${issue.read}…” goes on for ${issue.characters} characters, which is no length. ${write}`
   }
 }
 

@@ -113,6 +113,10 @@ export const savingText = {
   putAside: 'What could not be saved is taken back.',
   settingsStay: 'The job’s settings were changed again since, so they stay as they are.',
   tooLong: 'The server does not answer. Your changes are kept in this browser, and it tries again by itself.',
+  shut: 'The server can’t use its database just now; load the list of jobs to see why. Your changes are kept in this browser, and it tries again by itself.',
+  full: 'The server’s disk is full. Your changes are kept in this browser, and it tries again by itself.',
+  signedOut:
+    'This browser is signed out. Sign in in another tab; your changes are kept here, and it tries again by itself.',
   kept: 'Changes that had not reached the server were kept in this browser; they are saved now.',
   keptRefused: (problems: readonly string[]) =>
     `Changes kept in this browser from an earlier visit could not be saved: ${problems.join(' ')}`,

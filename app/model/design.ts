@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { LIMITS } from './limits'
 import { ZERO } from '~/length'
 import { type LengthSchema, notNegative, positive, storedLength } from './lengthSchema'
 import { idSchema } from './material'
@@ -46,7 +47,7 @@ export type Fixing = (typeof FIXINGS)[number]
 function frameShape(length: LengthSchema) {
   return {
     /** More horizontals: mid rails, chair rail, picture rail, shelves. */
-    rails: z.array(railSchema(length)).max(12).default([]),
+    rails: z.array(railSchema(length)).max(LIMITS.rails).default([]),
     /** Which members run through where uprights and rails cross; `byStock` lets the longest board decide. */
     through: z.enum(['uprights', 'rails', 'byStock']).default('byStock'),
     /** How a rail longer than the boards is joined. */
@@ -64,7 +65,7 @@ function placedShape(length: LengthSchema) {
     sectionOwn: z
       .record(
         z.string().max(140),
-        z.strictObject({ strips: z.number().int().min(1).max(400).nullable(), shift: length }),
+        z.strictObject({ strips: z.number().int().min(1).max(LIMITS.strips).nullable(), shift: length }),
       )
       .default({}),
     /** All strips moved along the wall from where the school puts them; to the right where positive. */

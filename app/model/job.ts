@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { LIMITS } from './limits'
 import { type Units, UNITS } from '~/length'
 import { designSchema } from './design'
 import { type LengthSchema, storedLength, typedLength } from './lengthSchema'
@@ -6,7 +7,7 @@ import { idSchema } from './material'
 import { settingsSchema } from './settings'
 import { surveySchema } from './survey'
 
-const title = /*@__PURE__*/ z.string().trim().min(1).max(80)
+const title = /*@__PURE__*/ z.string().trim().min(1).max(LIMITS.name)
 
 /** What a wall is (survey) and what it is to become (design): the document one revision holds. */
 function wallDocumentSchema(length: LengthSchema) {
@@ -22,7 +23,7 @@ export function jobFileSchema(length: LengthSchema) {
     format: z.literal('regla-job'),
     version: z.literal(2),
     name: title,
-    client: z.string().max(80),
+    client: z.string().max(LIMITS.name),
     settings: settingsSchema(length),
     rooms: z
       .array(
@@ -31,10 +32,10 @@ export function jobFileSchema(length: LengthSchema) {
           name: title,
           walls: z
             .array(z.strictObject({ id: idSchema, name: title, ...wallDocumentSchema(length).shape }))
-            .max(60),
+            .max(LIMITS.wallsInRoom),
         }),
       )
-      .max(60),
+      .max(LIMITS.rooms),
   })
 }
 

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { type Length, type LengthIssue, nanometers, parseLength, type Units } from '~/length'
+import { type Length, type LengthIssue, LONGEST, nanometers, parseLength, type Units } from '~/length'
 
 /** Any schema whose output is a Length: one for stored documents, one for files that people write. */
 export type LengthSchema = z.ZodType<Length, unknown>
@@ -8,6 +8,8 @@ export type LengthSchema = z.ZodType<Length, unknown>
 export const storedLength: LengthSchema = /*@__PURE__*/ z
   .number()
   .int()
+  .min(-LONGEST)
+  .max(LONGEST)
   .transform((value) => nanometers(value))
 
 /** The parameters a custom Zod issue carries so that messages/ can make the sentence. */

@@ -1,9 +1,8 @@
 import { z } from 'zod'
 import type { ChangedPart } from './changedParts'
 import type { StoredDocument } from './documents'
+import { LIMITS } from './limits'
 
-/** How many walls one page works on at most. */
-const WALLS_ON_PAGE = 60
 /** How many saves without an answer a page still names. */
 export const UNANSWERED_MOST = 40
 /**
@@ -14,7 +13,7 @@ export function pageRequestSchema() {
   const revision = z.number().int().positive()
   const based = z.strictObject({ id: z.string().max(64), base: revision })
   // each wall with a survey and a design, and the job's settings
-  const documentsOf = <T extends z.ZodType>(entry: T) => z.array(entry).max(2 * WALLS_ON_PAGE + 1)
+  const documentsOf = <T extends z.ZodType>(entry: T) => z.array(entry).max(2 * LIMITS.wallsInRoom + 1)
   return z.discriminatedUnion('intent', [
     z.strictObject({
       intent: z.literal('save'),

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { LIMITS } from './limits'
 import { inches, ZERO } from '~/length'
 import { type LengthSchema, notNegative, positive } from './lengthSchema'
 import { idSchema } from './material'
@@ -58,7 +59,7 @@ export function boxesSchema(length: LengthSchema) {
     least: positive(length),
     most: positive(length),
     /** A count picked by hand for a wall without openings; null takes the nearest to the wish. */
-    count: z.number().int().min(1).max(200).nullable(),
+    count: z.number().int().min(1).max(LIMITS.boxes).nullable(),
   })
 }
 export type Boxes = z.output<ReturnType<typeof boxesSchema>>

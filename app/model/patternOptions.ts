@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { LIMITS } from './limits'
 import { inches } from '~/length'
 import { type LengthSchema } from './lengthSchema'
 import { idSchema } from './material'
@@ -43,7 +44,7 @@ function optionShapes(length: LengthSchema) {
       ...uprightShape(length),
       /** The perimeter, and the weights its rows' heights go by, from the bottom up. */
       border: z.enum(['none', 'butt', 'miter']).default('butt'),
-      rows: z.array(z.number().positive().max(100)).min(1).max(40).default([1, 1]),
+      rows: z.array(z.number().positive().max(100)).min(1).max(LIMITS.rows).default([1, 1]),
     },
     boxes: { ...plainShape(length), boxes: boxesSchema(length).default(STARTING_BOXES) },
     rails: plainShape(length),

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { LIMITS } from './limits'
 import type { LengthSchema } from './lengthSchema'
 import { notNegative, positive } from './lengthSchema'
 import { idSchema } from './material'
@@ -32,7 +33,7 @@ export function readingSchema(length: LengthSchema) {
       ...common,
       kind: z.enum(['cornerLeft', 'cornerRight']),
       turn: z.enum(['inside', 'outside']),
-      deg: z.number().gt(0).lt(360),
+      deg: z.number().min(LIMITS.cornerDeg.least).max(LIMITS.cornerDeg.most),
     }),
   ])
 }
@@ -77,7 +78,7 @@ export type Thing = z.output<ReturnType<typeof thingSchema>>
 /** Studs by their centres, the board on them, and strips where nothing may be driven. */
 export function behindSchema(length: LengthSchema) {
   return z.strictObject({
-    studs: z.array(notNegative(length)).max(200),
+    studs: z.array(notNegative(length)).max(LIMITS.studs),
     wallboard: notNegative(length),
     keepOuts: z
       .array(
@@ -89,7 +90,7 @@ export function behindSchema(length: LengthSchema) {
           height: positive(length),
         }),
       )
-      .max(100),
+      .max(LIMITS.keepOuts),
   })
 }
 

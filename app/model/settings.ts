@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { LIMITS } from './limits'
 import { inches, tapesFor, TAPES, UNITS } from '~/length'
 import { type LengthSchema, notNegative, storedLength } from './lengthSchema'
 import { materialSchema } from './material'
@@ -13,7 +14,7 @@ export function settingsSchema(length: LengthSchema) {
       units: z.enum(UNITS),
       tape: z.enum(TAPES),
       currency: z.string().regex(/^[A-Z]{3}$/),
-      materials: z.array(materialSchema(length)).min(1).max(60),
+      materials: z.array(materialSchema(length)).min(1).max(LIMITS.materials),
       shop: shopSchema(length),
       /** How far a chain of readings may miss its whole, and how far a piece may miss its place. */
       closure: notNegative(length).default(inches(1 / 8)),

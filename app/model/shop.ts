@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { LIMITS } from './limits'
 import { inches, millimeters, type Units } from '~/length'
 import { type LengthSchema, notNegative, positive } from './lengthSchema'
 import { idSchema } from './material'
@@ -19,7 +20,7 @@ export function shopSchema(length: LengthSchema) {
           price: z.number().int().min(0).max(100_000_000).nullable(),
         }),
       )
-      .max(400),
+      .max(LIMITS.offers),
   })
 }
 

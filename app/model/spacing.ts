@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { LIMITS } from './limits'
 import { type LengthSchema, notNegative, positive } from './lengthSchema'
 import { idSchema } from './material'
 
@@ -10,7 +11,7 @@ export const ENDS = ['gap', 'strip', 'half', 'stripGap', 'gapStrip'] as const
 /** What a wished number means: clear between strips, or centre to centre. */
 const MEASURES = ['gap', 'pitch'] as const
 
-const count = /*@__PURE__*/ z.number().int().min(1).max(400)
+const count = /*@__PURE__*/ z.number().int().min(1).max(LIMITS.strips)
 const ends = /*@__PURE__*/ z.enum(ENDS)
 const measure = /*@__PURE__*/ z.enum(MEASURES)
 
@@ -47,7 +48,10 @@ export function spacingSchema(length: LengthSchema) {
     /** A strip centred on every stud, or on every second, third ... */
     z.strictObject({ school: z.literal('toStuds'), every: z.number().int().min(1).max(8) }),
     /** Each strip where it was put: left edges from the span's left end, in order. */
-    z.strictObject({ school: z.literal('placed'), nearEdges: z.array(notNegative(length)).min(1).max(400) }),
+    z.strictObject({
+      school: z.literal('placed'),
+      nearEdges: z.array(notNegative(length)).min(1).max(LIMITS.strips),
+    }),
   ])
 }
 

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { LIMITS } from './limits'
 import { inches } from '~/length'
 import { type LengthSchema, notNegative, positive, storedLength } from './lengthSchema'
 import {
@@ -37,8 +38,8 @@ export function surveySchema(length: LengthSchema) {
     height: positive(length),
     baseboard: runningTrim(length).nullable(),
     crown: runningTrim(length).nullable(),
-    readings: z.array(readingSchema(length)).max(400).default([]),
-    things: z.array(thingSchema(length)).max(100).default([]),
+    readings: z.array(readingSchema(length)).max(LIMITS.readings).default([]),
+    things: z.array(thingSchema(length)).max(LIMITS.things).default([]),
     behind: behindSchema(length).default({ studs: [], wallboard: inches(0.5), keepOuts: [] }),
     walkRound: walkRoundSchema().default(NOT_WALKED),
     /** What the wall does at its two ends: another wall turns in or out there, or none meets it. */
@@ -47,7 +48,7 @@ export function surveySchema(length: LengthSchema) {
       .default({ left: 'inside', right: 'inside' }),
     /** Widths the wall was taken for before, oldest first: pieces may have been cut to them. */
     widthsBefore: z.array(positive(length)).max(WIDTHS_KEPT).default([]),
-    overruled: z.array(overruledSchema(length)).max(60).default([]),
+    overruled: z.array(overruledSchema(length)).max(LIMITS.overruled).default([]),
   })
 }
 

@@ -1,10 +1,10 @@
 import { data } from 'react-router'
 import type { Route } from './+types/job-export'
-import { database } from '~/server/db/database.server'
+import { onDatabase } from '~/server/database.server'
 import { exportJob } from '~/server/jobs.server'
 
 export function loader({ params }: Route.LoaderArgs) {
-  const file = exportJob(database(), params.jobId)
+  const file = onDatabase((db) => exportJob(db, params.jobId))
   if (!file) throw data('There is no such job here.', { status: 404 })
   const name = file.name.replace(/[^A-Za-z0-9 _-]/g, '').trim() || 'job'
   return new Response(`${JSON.stringify(file, null, 2)}\n`, {

@@ -2,15 +2,15 @@ import { redirect } from 'react-router'
 import type { Route } from './+types/job-new'
 import { newJobForm } from '~/features/jobs/jobForms'
 import { NewJobPage } from '~/features/jobs/NewJobPage'
-import { database } from '~/server/db/database.server'
+import { onDatabase } from '~/server/database.server'
 import { readForm } from '~/server/forms.server'
 import { createJob } from '~/server/jobs.server'
 
 export const meta: Route.MetaFunction = () => [{ title: 'New job · Regla' }]
 
 export async function action({ request }: Route.ActionArgs) {
-  const form = await readForm(await request.formData(), newJobForm)
-  return form.ok ? redirect(`/jobs/${createJob(database(), form.value)}`) : form.reply
+  const form = readForm(await request.formData(), newJobForm)
+  return form.ok ? redirect(`/jobs/${onDatabase((db) => createJob(db, form.value))}`) : form.reply
 }
 
 export default function NewJob({ actionData }: Route.ComponentProps) {

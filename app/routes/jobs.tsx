@@ -1,7 +1,8 @@
 import { data, redirect } from 'react-router'
 import type { Route } from './+types/jobs'
 import { JobsPage } from '~/features/jobs/JobsPage'
-import { database } from '~/server/db/database.server'
+import type { Database } from '~/server/db/database.server'
+import { onDatabase } from '~/server/database.server'
 import { textOf } from '~/server/forms.server'
 import { archiveJob, duplicateJob, jobDetail, jobExists, listJobs } from '~/server/jobs.server'
 import { takeInJobFile } from '~/server/jobFiles.server'
@@ -13,16 +14,23 @@ export function loader({ request }: Route.LoaderArgs) {
   const archived = url.searchParams.get('away') === '1'
   const search = url.searchParams.get('search')?.trim() ?? ''
   const day = new Intl.DateTimeFormat('en-US', { dateStyle: 'medium', timeZone: 'UTC' })
-  const jobs = listJobs(database(), { archived, search }).map((job) => ({
-    ...job,
-    updated: day.format(job.updatedAt),
-  }))
-  return { jobs, archived, search }
+  const wanted = Number(url.searchParams.get('page') ?? 1)
+  const { jobs, page, pages } = onDatabase((db) => listJobs(db, { archived, search, page: wanted }))
+  return {
+    jobs: jobs.map((job) => ({ ...job, updated: day.format(job.updatedAt) })),
+    page,
+    pages,
+    archived,
+    search,
+  }
 }
 
 export async function action({ request }: Route.ActionArgs) {
   const form = await request.formData()
-  const db = database()
+  return onDatabase((db) => carryOut(db, form))
+}
+
+function carryOut(db: Database, form: FormData) {
   const intent = textOf(form, 'intent')
   if (intent === 'import') {
     const taken = takeInJobFile(db, textOf(form, 'file'))
@@ -36,7 +44,7 @@ export async function action({ request }: Route.ActionArgs) {
     archiveJob(db, jobId, true)
     return { problems: [], putAway: { id: jobId, name: jobDetail(db, jobId)?.name ?? '' } }
   } else if (intent === 'restore') archiveJob(db, jobId, false)
-  else throw data(`Nobody knows how to “${intent}” a job.`, { status: 400 })
+  else throw data(`Nobody knows how to “${intent.slice(0, 40)}” a job.`, { status: 400 })
   return { problems: [] }
 }
 

@@ -1,7 +1,7 @@
 import { data } from 'react-router'
 import type { Route } from './+types/room'
 import { RoomPage } from '~/features/room/RoomPage'
-import { database } from '~/server/db/database.server'
+import { onDatabase } from '~/server/database.server'
 import { roomPage } from '~/server/rooms.server'
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
@@ -9,7 +9,7 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 ]
 
 export function loader({ params }: Route.LoaderArgs) {
-  const page = roomPage(database(), params)
+  const page = onDatabase((db) => roomPage(db, params))
   if (!page) throw data('There is no such room in this job.', { status: 404 })
   return page
 }

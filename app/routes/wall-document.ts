@@ -1,15 +1,19 @@
 import { data } from 'react-router'
 import type { Route } from './+types/wall-document'
 import { refusalText } from '~/messages'
-import { database } from '~/server/db/database.server'
+import { memberContext } from '~/server/crew/entry.server'
+import { onDatabase } from '~/server/database.server'
 import { changePage } from '~/server/pageChanges.server'
 import { pageOfWall } from '~/server/pages.server'
 
-export async function action({ request, params }: Route.ActionArgs) {
-  const page = pageOfWall(database(), params)
-  if (!page) return Response.json({ kind: 'refused', problems: [refusalText.noSuchPage] }, { status: 404 })
+export async function action({ request, params, context }: Route.ActionArgs) {
+  const member = context.get(memberContext)?.id ?? null
   const posted: unknown = await request.json().catch(() => null)
-  const answer = changePage(database(), page, posted)
+  const answer = onDatabase((db) => {
+    const page = pageOfWall(db, params)
+    return page && changePage(db, page, posted, member)
+  })
+  if (!answer) return Response.json({ kind: 'refused', problems: [refusalText.noSuchPage] }, { status: 404 })
   return Response.json(answer, { status: answer.kind === 'refused' ? 422 : 200 })
 }
 

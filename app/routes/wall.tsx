@@ -4,7 +4,7 @@ import type { Route } from './+types/wall'
 import { WallEditorProvider } from '~/editor/WallEditor'
 import { Workbench } from '~/editor/Workbench'
 import { actsOf } from '~/server/acts.server'
-import { database } from '~/server/db/database.server'
+import { onDatabase } from '~/server/database.server'
 import { wallsBeside } from '~/server/rooms.server'
 import { wallPage } from '~/server/walls.server'
 
@@ -13,11 +13,12 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 ]
 
 export function loader({ params }: Route.LoaderArgs) {
-  const page = wallPage(database(), params)
-  if (!page)
-    throw data('There is no such wall in this job. It may have been on another machine.', { status: 404 })
-  const db = database()
-  return { ...page, beside: wallsBeside(db, page.room.id, page.id), acts: actsOf(db, page.id) }
+  return onDatabase((db) => {
+    const page = wallPage(db, params)
+    if (!page)
+      throw data('There is no such wall in this job. It may have been on another machine.', { status: 404 })
+    return { ...page, beside: wallsBeside(db, page.room.id, page.id), acts: actsOf(db, page.id) }
+  })
 }
 
 /** While the page is open the browser's copy is the one being worked on. */

@@ -9,7 +9,12 @@ const ACT = actSchema()
 const ACTS = z.array(ACT).min(1).max(ACTS_AT_ONCE)
 
 /** Keeps acts done at a wall; those it has already are left as they are. False where they can't be read, or there is no such wall. */
-export function recordActs(db: Database, ids: { jobId: string; wallId: string }, posted: unknown): boolean {
+export function recordActs(
+  db: Database,
+  ids: { jobId: string; wallId: string },
+  posted: unknown,
+  member: string | null = null,
+): boolean {
   const parsed = ACTS.safeParse(posted)
   if (!parsed.success || !wallExists(db, ids)) return false
   const createdAt = Date.now()
@@ -19,6 +24,7 @@ export function recordActs(db: Database, ids: { jobId: string; wallId: string },
     doneAt,
     createdAt,
     wallId: ids.wallId,
+    member,
     body: JSON.stringify(body),
   }))
   db.insert(acts).values(rows).onConflictDoNothing().run()

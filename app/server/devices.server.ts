@@ -3,7 +3,7 @@ import { z } from 'zod'
 import { finderSweep, laserReading } from '~/core/survey/standIn'
 import type { StudEdge } from '~/core/survey/studEstimate'
 import { type Length, nanometers } from '~/length'
-import { storedLength } from '~/model'
+import { LIMITS, storedLength } from '~/model'
 
 /** What a device delivered last. `number` counts up, so that a waiting field knows what is new. */
 export type Delivery =
@@ -22,7 +22,7 @@ const deliveries = (kept.reglaDeliveries ??= { count: 0 })
 const chance = () => randomInt(2 ** 40) / 2 ** 40
 
 const laserBody = z.strictObject({ aimedAt: storedLength })
-const finderBody = z.strictObject({ studs: z.array(storedLength).max(200) })
+const finderBody = z.strictObject({ studs: z.array(storedLength).max(LIMITS.studs) })
 /** A real device posts what it read instead of what it is aimed at. */
 const readBody = z.strictObject({ value: storedLength })
 const edgesBody = z.strictObject({

@@ -16,10 +16,11 @@ export function newChange(
   page: string,
   state: (typeof CHANGE_STATES)[number],
   token: string | null = null,
+  member: string | null = null,
 ): number {
   const row = db
     .insert(changes)
-    .values({ page, state, token, createdAt: Date.now() })
+    .values({ page, state, token, member, createdAt: Date.now() })
     .returning({ id: changes.id })
     .get()
   return row.id

@@ -2,7 +2,7 @@ import { parseWithZod } from '@conform-to/zod/v4'
 import type { z } from 'zod'
 
 /** Reads a posted form with its schema: the value, or the reply that puts each problem beside its field. */
-export async function readForm<S extends z.ZodType>(form: FormData, schema: S) {
+export function readForm<S extends z.ZodType>(form: FormData, schema: S) {
   const submission = parseWithZod(form, { schema })
   return submission.status === 'success'
     ? { ok: true as const, value: submission.value as z.output<S> }

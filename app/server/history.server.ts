@@ -123,7 +123,13 @@ export type Stepped =
  * Takes a change of a page's history back, or brings it again, as a revision of its own: what else was changed since stays
  * as it is. Not done where the same thing of a wall was changed again since. Inside a transaction.
  */
-export function stepChange(db: Database, page: Page, way: 'undo' | 'redo', change: number): Stepped {
+export function stepChange(
+  db: Database,
+  page: Page,
+  way: 'undo' | 'redo',
+  change: number,
+  member: string | null = null,
+): Stepped {
   const next = way === 'undo' ? nextUndo(db, page) : nextRedo(db, page)
   if (next !== change) return { kind: 'moved' }
   const touched = touchedBy(db, change)
@@ -144,7 +150,7 @@ export function stepChange(db: Database, page: Page, way: 'undo' | 'redo', chang
   const settingsStay = clashing.length > 0 && clashing.every(({ wall }) => wall === null)
   const walls = stepped.some(({ document }) => document.wall !== null)
   if (clashing.length > 0 && !(settingsStay && walls)) return { kind: 'changedSince', documents: clashing }
-  const step = newChange(db, page.key, 'step')
+  const step = newChange(db, page.key, 'step', null, member)
   const writes = stepped.flatMap(({ document, now, body }) =>
     body ? [{ document, before: now, after: body }] : [],
   )

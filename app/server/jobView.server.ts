@@ -1,32 +1,80 @@
-import { computePlan } from '~/core/computePlan'
-import { layoutTitle, say } from '~/messages'
-import { workpieceOf } from '~/model'
+import { say } from '~/messages'
+import { LIMITS, type Settings, workpieceOf } from '~/model'
 import type { Database } from './db/database.server'
-import { jobDetail } from './jobs.server'
-import { wallPage } from './walls.server'
+import { pageOfWall, storedDocuments } from './pages.server'
+import { jobDetail, type JobDetail } from './jobs.server'
+import { type LayoutPlanner, type LayoutWords, planner } from './planning/layoutWords.server'
 
-/** A job for its page, each wall with its size and its layout in a few words. */
-export function jobView(db: Database, jobId: string) {
+/** How many walls a job's page shows at once. */
+const WALLS_A_PAGE = LIMITS.wallsInRoom
+
+interface WallFacts {
+  /** Its size; null where what is kept of it can't be read. */
+  readonly size: string | null
+  /** What it becomes, as far as it has been planned already; else it comes by itself. */
+  readonly words: LayoutWords | null
+}
+
+type WallRow = JobDetail['rooms'][number]['walls'][number]
+
+/** One page of a job's walls with their rooms; pages count from 1, and beyond the last there is the last. */
+export function pageOfWalls(job: JobDetail, wanted: number) {
+  const all = job.rooms.flatMap((room) => room.walls.map((wall) => ({ room, wall })))
+  const pages = Math.max(1, Math.ceil(all.length / WALLS_A_PAGE))
+  const page = Math.min(pages, Math.max(1, Math.floor(wanted) || 1))
+  const shown = all.slice((page - 1) * WALLS_A_PAGE, page * WALLS_A_PAGE)
+  const empty = page === pages ? job.rooms.filter(({ walls }) => walls.length === 0) : []
+  const rooms = [...new Set([...shown.map(({ room }) => room), ...empty])].map(({ id, name }) => ({
+    id,
+    name,
+    walls: shown.flatMap(({ room, wall }) => (room.id === id ? [wall] : [])),
+  }))
+  return { page, pages, rooms }
+}
+
+/**
+ * A job for its page: each wall with its size, and with its layout in a few words as they are worked out, off the request. A
+ * wall that can't be read or planned is told as such and takes nothing else with it.
+ */
+export function jobView(db: Database, jobId: string, wanted = 1, plans: LayoutPlanner = planner()) {
   const job = jobDetail(db, jobId)
   if (!job) return null
-  const { units, tape, materials } = job.settings
-  const wording = { format: { units, tape }, materials }
-  const factsOf = (wallId: string) => {
-    const page = wallPage(db, { jobId, wallId })
-    if (!page) return ''
-    const workpiece = workpieceOf(page.documents)
-    const { survey } = workpiece.wall
-    const plan = computePlan(workpiece)
-    return `${say(survey.width, wording)} × ${say(survey.height, wording)}, ${layoutTitle(plan, wording)}`
+  const { page, pages, rooms } = pageOfWalls(job, wanted)
+  const coming: Promise<readonly [string, LayoutWords]>[] = []
+  const factsOf = (wall: WallRow): WallFacts => {
+    try {
+      const found = pageOfWall(db, { jobId, wallId: wall.id })
+      if (!found) return { size: null, words: null }
+      const documents = storedDocuments(db, found)
+      const workpiece = workpieceOf(documents)
+      const key = documents.map(({ id, revision }) => `${id} ${revision}`).join(' ')
+      const words = plans.knownWords(key)
+      if (!words) coming.push(plans.wordsOf({ key, workpiece }).then((said) => [wall.id, said] as const))
+      return { size: sizeOf(workpiece.wall.survey, workpiece.settings), words }
+    } catch {
+      // what is kept of it can't be read: its own page says so and what to do
+      return { size: null, words: { kind: 'broken' } }
+    }
   }
   return {
     id: job.id,
     name: job.name,
     client: job.client,
     archived: job.archived,
-    rooms: job.rooms.map((room) => ({
+    page,
+    pages,
+    roomNames: job.rooms.map(({ name }) => name),
+    rooms: rooms.map((room) => ({
       ...room,
-      walls: room.walls.map((wall) => ({ ...wall, facts: factsOf(wall.id) })),
+      walls: room.walls.map((wall) => ({ ...wall, ...factsOf(wall) })),
     })),
+    /** The words still being worked out, by wall. */
+    words: coming.length === 0 ? null : Promise.all(coming).then((said) => Object.fromEntries(said)),
   }
+}
+
+function sizeOf({ width, height }: { width: number; height: number }, settings: Settings): string {
+  const { units, tape, materials } = settings
+  const wording = { format: { units, tape }, materials }
+  return `${say(width, wording)} × ${say(height, wording)}`
 }

@@ -1,9 +1,9 @@
-import { and, asc, desc, eq, isNotNull, isNull, like, or } from 'drizzle-orm'
+import { and, asc, count, desc, eq, isNotNull, isNull, like, or } from 'drizzle-orm'
 import { type JobFile, type Settings, startingSettings } from '~/model'
-import { type Database } from './db/database.server'
+import { type Database, inTransaction } from './db/database.server'
 import { jobs, rooms, walls } from './db/schema.server'
 import { createDocument, readDocument } from './documents.server'
-import { newId } from './ids.server'
+import { copyName, newId } from './ids.server'
 import { wallDocument } from './pages.server'
 import { insertWall } from './walls.server'
 
@@ -27,7 +27,7 @@ export interface JobDetail {
   readonly name: string
   readonly client: string
   readonly archived: boolean
-  readonly settings: Settings
+  readonly settingsId: string
   readonly rooms: readonly {
     readonly id: string
     readonly name: string
@@ -35,36 +35,47 @@ export interface JobDetail {
   }[]
 }
 
-/** Jobs, newest first; those put away or those at hand, found by name or client. */
+/** How many jobs a page shows. */
+const JOBS_A_PAGE = 50
+
+/** One page of jobs, newest first; those put away or those at hand, found by name or client. Pages count from 1. */
 export function listJobs(
   db: Database,
-  { archived, search }: { archived: boolean; search: string },
-): JobSummary[] {
+  { archived, search, page: wanted = 1 }: { archived: boolean; search: string; page?: number },
+): { readonly jobs: readonly JobSummary[]; readonly page: number; readonly pages: number } {
   const words = `%${search.replace(/[%_]/g, '')}%`
+  const among = and(
+    archived ? isNotNull(jobs.archivedAt) : isNull(jobs.archivedAt),
+    or(like(jobs.name, words), like(jobs.client, words)),
+  )
+  const pages = Math.max(
+    1,
+    Math.ceil((db.select({ jobs: count() }).from(jobs).where(among).get()?.jobs ?? 0) / JOBS_A_PAGE),
+  )
+  const page = Math.min(pages, Math.max(1, Math.floor(wanted) || 1))
   const rows = db
-    .select()
+    .select({
+      id: jobs.id,
+      name: jobs.name,
+      client: jobs.client,
+      updatedAt: jobs.updatedAt,
+      archivedAt: jobs.archivedAt,
+      wallCount: count(walls.id),
+    })
     .from(jobs)
-    .where(
-      and(
-        archived ? isNotNull(jobs.archivedAt) : isNull(jobs.archivedAt),
-        or(like(jobs.name, words), like(jobs.client, words)),
-      ),
-    )
-    .orderBy(desc(jobs.updatedAt))
+    .leftJoin(rooms, eq(rooms.jobId, jobs.id))
+    .leftJoin(walls, and(eq(walls.roomId, rooms.id), isNull(walls.archivedAt)))
+    .where(among)
+    .groupBy(jobs.id)
+    .orderBy(desc(jobs.updatedAt), desc(jobs.id))
+    .limit(JOBS_A_PAGE)
+    .offset((page - 1) * JOBS_A_PAGE)
     .all()
-  return rows.map((job) => ({
-    id: job.id,
-    name: job.name,
-    client: job.client,
-    updatedAt: job.updatedAt,
-    archived: job.archivedAt !== null,
-    wallCount: db
-      .select({ id: walls.id })
-      .from(walls)
-      .innerJoin(rooms, eq(walls.roomId, rooms.id))
-      .where(and(eq(rooms.jobId, job.id), isNull(walls.archivedAt)))
-      .all().length,
-  }))
+  return {
+    page,
+    pages,
+    jobs: rows.map(({ archivedAt, ...job }) => ({ ...job, archived: archivedAt !== null })),
+  }
 }
 
 export interface NewJob {
@@ -75,7 +86,7 @@ export interface NewJob {
 }
 
 export function createJob(db: Database, { name, client, units, tape }: NewJob): string {
-  return db.transaction((tx) => insertJob(tx, newId(), name, client, startingSettings(units, tape)))
+  return inTransaction(db, (tx) => insertJob(tx, newId(), name, client, startingSettings(units, tape)))
 }
 
 function insertJob(db: Database, id: string, name: string, client: string, settings: Settings): string {
@@ -94,7 +105,7 @@ export function jobDetail(db: Database, jobId: string): JobDetail | null {
     name: job.name,
     client: job.client,
     archived: job.archivedAt !== null,
-    settings: readDocument(db, 'settings', job.settingsId).body,
+    settingsId: job.settingsId,
     rooms: db
       .select()
       .from(rooms)
@@ -140,7 +151,7 @@ export function exportJob(db: Database, jobId: string): JobFile | null {
     version: 2,
     name: detail.name,
     client: detail.client,
-    settings: detail.settings,
+    settings: readDocument(db, 'settings', detail.settingsId).body,
     rooms: detail.rooms.map((room) => ({
       id: room.id,
       name: room.name,
@@ -161,7 +172,7 @@ export function exportJob(db: Database, jobId: string): JobFile | null {
 
 /** Takes a job file in as a new job, all of it or nothing. Rooms and walls get identifiers of their own. */
 export function importJob(db: Database, file: JobFile, id = newId()): string {
-  return db.transaction((tx) => {
+  return inTransaction(db, (tx) => {
     insertJob(tx, id, file.name, file.client, file.settings)
     file.rooms.forEach((room, roomPosition) => {
       const roomId = newId()
@@ -177,5 +188,5 @@ export function importJob(db: Database, file: JobFile, id = newId()): string {
 /** A copy of a job under a new name; null when there is no such job. */
 export function duplicateJob(db: Database, jobId: string): string | null {
   const file = exportJob(db, jobId)
-  return file && importJob(db, { ...file, name: `${file.name} (copy)`.slice(0, 80) })
+  return file && importJob(db, { ...file, name: copyName(file.name) })
 }

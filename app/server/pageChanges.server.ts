@@ -15,7 +15,7 @@ import {
   parseBody,
   sameValue,
 } from '~/model'
-import type { Database } from './db/database.server'
+import { type Database, inTransaction } from './db/database.server'
 import { jobs } from './db/schema.server'
 import { bodyBefore, newChange, readDocument, revisionOf, writeDocument } from './documents.server'
 import { historyOf, leaveRedo, stepChange, wallNames, type Write } from './history.server'
@@ -116,7 +116,12 @@ function newest(
   })
 }
 
-function save(db: Database, page: Page, request: Extract<PageRequest, { intent: 'save' }>): PageAnswer {
+function save(
+  db: Database,
+  page: Page,
+  request: Extract<PageRequest, { intent: 'save' }>,
+  member: string | null,
+): PageAnswer {
   const sent = new Map(request.documents.map((each) => [each.id, each]))
   const stranger = request.documents.find(({ id }) => !page.documents.some((document) => document.id === id))
   if (stranger) throw new Refused([refusalText.otherPage])
@@ -134,7 +139,7 @@ function save(db: Database, page: Page, request: Extract<PageRequest, { intent: 
   const changed = all.filter(({ body, now }) => !sameValue(body, now))
   if (changed.length > 0) {
     leaveRedo(db, page)
-    const change = newChange(db, page.key, 'done', request.token)
+    const change = newChange(db, page.key, 'done', request.token, member)
     for (const { document, body } of changed) writeDocument(db, document.id, body, change)
     const missing = madeMissing(
       db,
@@ -148,8 +153,13 @@ function save(db: Database, page: Page, request: Extract<PageRequest, { intent: 
   return { kind: 'done', documents: newest(db, page, has), history: historyOf(db, page) }
 }
 
-function step(db: Database, page: Page, request: Exclude<PageRequest, { intent: 'save' }>): PageAnswer {
-  const stepped = stepChange(db, page, request.intent, request.change)
+function step(
+  db: Database,
+  page: Page,
+  request: Exclude<PageRequest, { intent: 'save' }>,
+  member: string | null,
+): PageAnswer {
+  const stepped = stepChange(db, page, request.intent, request.change, member)
   if (stepped.kind === 'changedSince')
     throw new Refused([refusalText.changedSince(wallNames(stepped.documents))])
   const missing = stepped.kind === 'done' ? madeMissing(db, page, stepped.writes) : []
@@ -168,16 +178,18 @@ function step(db: Database, page: Page, request: Exclude<PageRequest, { intent: 
  * Carries out one posted change of a page, whole or not at all. What other windows saved meanwhile is kept: documents are
  * merged where the changes do not touch, and the page is told where they do.
  */
-export function changePage(db: Database, page: Page, posted: unknown): PageAnswer {
+export function changePage(
+  db: Database,
+  page: Page,
+  posted: unknown,
+  member: string | null = null,
+): PageAnswer {
   const parsed = REQUEST.safeParse(posted)
   if (!parsed.success) return { kind: 'refused', problems: [refusalText.notUnderstood] }
   const request = parsed.data
   try {
-    return db.transaction(
-      (tx) => (request.intent === 'save' ? save(tx, page, request) : step(tx, page, request)),
-      {
-        behavior: 'immediate',
-      },
+    return inTransaction(db, (tx) =>
+      request.intent === 'save' ? save(tx, page, request, member) : step(tx, page, request, member),
     )
   } catch (error) {
     if (error instanceof Refused) return { kind: 'refused', problems: error.problems }

@@ -3,7 +3,8 @@ import { readJobFile } from '~/core/files/readJobFile'
 import { computePlan } from '~/core/computePlan'
 import { workpieceOf } from '~/model'
 import { recordActs } from './acts.server'
-import { type Database, database } from './db/database.server'
+import { openAtStart } from './database.server'
+import type { Database } from './db/database.server'
 import { importJob, jobDetail, jobExists } from './jobs.server'
 import { wallPage } from './walls.server'
 
@@ -13,7 +14,10 @@ const DEMO_FILE = 'examples/tern-cottage.regla.json'
 
 /** Opens and migrates the database at start; adds the demo job when asked to and not there yet. */
 export function prepareData(): void {
-  const db = database()
+  openAtStart(addDemo)
+}
+
+function addDemo(db: Database): void {
   if (process.env.REGLA_DEMO !== '1' || jobExists(db, DEMO_JOB_ID)) return
   const file = readJobFile(readFileSync(DEMO_FILE, 'utf8'))
   if (!file.ok) throw new Error(`the demo job file is broken: ${JSON.stringify(file.issue)}`)

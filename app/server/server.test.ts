@@ -73,19 +73,21 @@ describe('jobs', () => {
         ),
       ],
     })
-    expect(listJobs(db, { archived: false, search: '' })).toEqual([])
+    expect(listJobs(db, { archived: false, search: '' }).jobs).toEqual([])
   })
 
   test('search, duplicate, put away and bring back', () => {
     const db = openDatabase(':memory:')
     const id = createJob(db, { name: 'Mill house', client: 'Orla', units: 'mm', tape: '1 mm' })
     createJob(db, { name: 'Barn', client: '', units: 'inches', tape: '1/8' })
-    expect(listJobs(db, { archived: false, search: 'orla' }).map(({ name }) => name)).toEqual(['Mill house'])
+    expect(listJobs(db, { archived: false, search: 'orla' }).jobs.map(({ name }) => name)).toEqual([
+      'Mill house',
+    ])
     expect(jobDetail(db, duplicateJob(db, id) ?? '')?.name).toBe('Mill house (copy)')
     archiveJob(db, id, true)
-    expect(listJobs(db, { archived: true, search: '' }).map((job) => job.id)).toEqual([id])
+    expect(listJobs(db, { archived: true, search: '' }).jobs.map((job) => job.id)).toEqual([id])
     archiveJob(db, id, false)
-    expect(listJobs(db, { archived: true, search: '' })).toEqual([])
+    expect(listJobs(db, { archived: true, search: '' }).jobs).toEqual([])
     expect(jobDetail(db, 'nowhere')).toBeNull()
     expect(jobView(db, 'nowhere')).toBeNull()
   })
@@ -99,6 +101,6 @@ describe('jobs', () => {
     expect(view?.rooms.map(({ name, walls }) => [name, walls.map((w) => w.name)])).toEqual([
       ['Hall', ['A', 'B']],
     ])
-    expect(view?.rooms[0]?.walls[0]?.facts).toBe('120 × 96, 6 battens to a rail at 64')
+    expect(view?.rooms[0]?.walls[0]?.size).toBe('120 × 96')
   })
 })

@@ -1,16 +1,18 @@
-import { and, eq, max } from 'drizzle-orm'
+import { and, count, eq, max } from 'drizzle-orm'
 import {
   blankSurvey,
+  type Counted,
+  LIMITS,
   type PageHistory,
   startingDesign,
   type StoredDocument,
   type WallDocument,
 } from '~/model'
-import type { Database } from './db/database.server'
+import { type Database, inTransaction } from './db/database.server'
 import { jobs, rooms, walls } from './db/schema.server'
 import { createDocument, readDocument } from './documents.server'
 import { historyOf } from './history.server'
-import { newId } from './ids.server'
+import { copyName, newId } from './ids.server'
 import { pageOfWall, storedDocuments, wallDocument } from './pages.server'
 
 /** All a wall page shows. */
@@ -94,28 +96,43 @@ export interface NewWall {
   readonly name: string
 }
 
-/** A new wall, in the room of that name, which is made when the job has none. */
+/** Thrown where one more does not go in. */
+export class FullError extends Error {
+  constructor(readonly what: Extract<Counted, 'rooms' | 'wallsInRoom'>) {
+    super(`${what}: ${LIMITS[what]} is the most`)
+  }
+}
+
+function seeRoom(db: Database, roomId: string): void {
+  const held = db.select({ walls: count() }).from(walls).where(eq(walls.roomId, roomId)).get()
+  if ((held?.walls ?? 0) >= LIMITS.wallsInRoom) throw new FullError('wallsInRoom')
+}
+
+/** A new wall, in the room of that name, which is made when the job has none. Throws a FullError where there is no more room. */
 export function createWall(db: Database, { jobId, roomName, name }: NewWall): string {
-  return db.transaction((tx) => {
+  return inTransaction(db, (tx) => {
     const known = tx.select().from(rooms).where(eq(rooms.jobId, jobId)).all()
     let roomId = known.find((room) => room.name.toLowerCase() === roomName.toLowerCase())?.id
     if (!roomId) {
+      if (known.length >= LIMITS.rooms) throw new FullError('rooms')
       roomId = newId()
       tx.insert(rooms).values({ id: roomId, jobId, name: roomName, position: known.length }).run()
     }
     const job = tx.select({ settingsId: jobs.settingsId }).from(jobs).where(eq(jobs.id, jobId)).get()
     if (!job) throw new Error(`no job '${jobId}' to make a wall in`)
     const { materials } = readDocument(tx, 'settings', job.settingsId).body
+    seeRoom(tx, roomId)
     return insertWall(tx, roomId, name, { survey: blankSurvey(), design: startingDesign(materials) })
   })
 }
 
-/** A copy of a wall in the same room; null when there is no such wall. */
+/** A copy of a wall in the same room; null when there is no such wall. Throws a FullError where the room is full. */
 export function duplicateWall(db: Database, ids: WallIds): string | null {
   const found = findWall(db, ids)
   if (!found) return null
-  return db.transaction((tx) => {
-    const name = `${found.name} (copy)`.slice(0, 80)
+  return inTransaction(db, (tx) => {
+    seeRoom(tx, found.roomId)
+    const name = copyName(found.name)
     return insertWall(tx, found.roomId, name, wallDocument(tx, found))
   })
 }

@@ -22,7 +22,7 @@ export function TextBox({
   return (
     <Field {...rest} isInvalid={problem !== undefined} validationBehavior="aria">
       <FieldName>{label}</FieldName>
-      <FieldBox autoComplete="off" />
+      <FieldBox autoComplete={rest.autoComplete ?? 'off'} />
       {problem === undefined ? null : <Wrong>{problem}</Wrong>}
     </Field>
   )

@@ -11,7 +11,7 @@ import {
   type Result,
   type Units,
 } from '~/length'
-import { METHODS, type Reading } from '~/model'
+import { LIMITS, METHODS, type Reading } from '~/model'
 
 /** The columns, in order (RFC 4180). `place` and `value` are lengths as people type them; `turn` and degrees for corners. */
 export const CSV_COLUMNS = ['kind', 'place', 'value', 'degrees', 'turn', 'method', 'taken_at'] as const
@@ -27,6 +27,7 @@ export type CsvProblem =
       readonly column: 'place' | 'value'
       readonly issue: LengthIssue
     }
+  | { readonly code: 'badCorner'; readonly line: number; readonly read: string }
   | { readonly code: 'badCell'; readonly line: number; readonly column: Column; readonly read: string }
 
 const LENGTH_KINDS = ['width', 'height', 'floorFall', 'ceilingFall', 'plumbLeft', 'plumbRight'] as const
@@ -101,7 +102,8 @@ export function readingsFromCsv(
     if (includes(CORNER_KINDS, kind)) {
       const deg = Number(cell('degrees'))
       const turn = cell('turn') === '' ? 'inside' : cell('turn')
-      if (!(deg > 0 && deg < 360)) return void bad('degrees')
+      if (!(deg >= LIMITS.cornerDeg.least && deg <= LIMITS.cornerDeg.most))
+        return void problems.push({ code: 'badCorner', line, read: cell('degrees') })
       if (turn !== 'inside' && turn !== 'outside') return void bad('turn')
       readings.push({ ...common, kind, deg, turn })
       return

@@ -1,5 +1,5 @@
 import { fail, type Length, nearestNanometer, ok, type Result, subtractLengths } from '~/length'
-import type { Spacing } from '~/model'
+import { LIMITS, type Spacing } from '~/model'
 
 /**
  * Strips placed along a span. `nearEdges` are the left edges from the span's left end, each worked out from
@@ -40,7 +40,7 @@ export type SpacingIssue =
   | { readonly code: 'noRoomForBoxes'; readonly width: Length; readonly needed: Length }
 
 /** More strips than this on one wall is a slip of the finger. */
-export const MOST_STRIPS = 400
+export const MOST_STRIPS = LIMITS.strips
 
 /** What a school may need to know of the wall, from the span's left end: studs, and the middles of things. */
 export interface SpanContext {

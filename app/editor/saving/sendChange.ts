@@ -7,10 +7,13 @@ const MOST_ON_LEAVING = 60_000
 
 /** Why a request came to nothing. */
 export class NoAnswer extends Error {
-  constructor(override readonly cause: 'unreachable' | 'tooLong') {
+  constructor(override readonly cause: 'unreachable' | 'tooLong' | 'shut' | 'full' | 'signedOut') {
     super(cause)
   }
 }
+
+/** Answers that say why nothing was saved: the database is shut, the disk is full, this browser has to sign in. */
+const SAYS_WHY: Readonly<Record<number, NoAnswer['cause']>> = { 401: 'signedOut', 503: 'shut', 507: 'full' }
 
 /** Posts something and reads what comes back. Throws `NoAnswer` where no answer came that can be read. */
 async function post(url: string, body: unknown): Promise<unknown> {
@@ -21,9 +24,11 @@ async function post(url: string, body: unknown): Promise<unknown> {
       body: JSON.stringify(body),
       signal: AbortSignal.timeout(ANSWER_WITHIN_MS),
     })
-    if (response.status >= 500) throw new NoAnswer('unreachable')
+    const why = SAYS_WHY[response.status]
+    if (why || response.status >= 500) throw new NoAnswer(why ?? 'unreachable')
     return (await response.json()) as unknown
   } catch (error) {
+    if (error instanceof NoAnswer) throw error
     throw new NoAnswer(
       error instanceof DOMException && error.name === 'TimeoutError' ? 'tooLong' : 'unreachable',
     )

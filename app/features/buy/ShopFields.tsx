@@ -5,6 +5,7 @@ import { EditLength } from '~/editor/EditLength'
 import { useWallEditor } from '~/editor/WallEditor'
 import { inches, type Length, millimeters, ZERO } from '~/length'
 import { materialName, sayStock } from '~/messages'
+import { AddButton } from '~/ui/AddButton'
 import { Button } from '~/ui/Button'
 import { Fractions } from '~/ui/Fractions'
 import { LengthField } from '~/ui/LengthField'
@@ -116,7 +117,9 @@ export function OfferTable({ materialId }: { materialId: string }) {
           least={inches(6)}
           most={inches(480)}
         />
-        <Button
+        <AddButton
+          what="offers"
+          has={shop.offers.length}
           isDisabled={known}
           onPress={() =>
             edit(
@@ -131,7 +134,7 @@ export function OfferTable({ materialId }: { materialId: string }) {
           }
         >
           List it
-        </Button>
+        </AddButton>
       </Adding>
     </Section>
   )

@@ -1,15 +1,21 @@
 import { Archive, ArchiveRestore, Copy, Download } from 'lucide-react'
 import { getFormProps, type SubmissionResult, useForm } from '@conform-to/react'
 import { parseWithZod } from '@conform-to/zod/v4'
-import { Form, Link, useFetcher } from 'react-router'
+import { Suspense } from 'react'
+import { Await, Form, Link, useFetcher } from 'react-router'
+import { jobText } from '~/messages'
 import { styled } from 'styled-components'
 import { Button, LinkButton } from '~/ui/Button'
 import { Fractions } from '~/ui/Fractions'
-import { PageMain, Row, Sheet, Soft, Spread } from '~/ui/page'
+import { Pages } from '~/ui/Pages'
+import { Alert, PageMain, Row, Sheet, Soft, Spread } from '~/ui/page'
 import { TextBox } from '~/ui/TextBox'
 import { space, type } from '~/ui/theme'
 import { newWallForm, renameJobForm } from './jobForms'
-import { TopBar } from './TopBar'
+import { TopBar } from '~/ui/TopBar'
+
+/** What a wall's layout is in a few words, or why it can't be said. */
+type LayoutWords = { readonly kind: 'said'; readonly words: string } | { readonly kind: 'tooLong' | 'broken' }
 
 export interface JobPageData {
   readonly id: string
@@ -23,9 +29,15 @@ export interface JobPageData {
       readonly id: string
       readonly name: string
       readonly archived: boolean
-      readonly facts: string
+      readonly size: string | null
+      readonly words: LayoutWords | null
     }[]
   }[]
+  readonly page: number
+  readonly pages: number
+  readonly roomNames: readonly string[]
+  /** The words still being worked out, by wall. */
+  readonly words: Promise<Readonly<Record<string, LayoutWords>>> | null
 }
 
 const Room = styled.section`
@@ -49,8 +61,13 @@ const Item = styled.li`
 
 type Wall = JobPageData['rooms'][number]['walls'][number]
 
-function WallLine({ jobId, wall }: { jobId: string; wall: Wall }) {
-  const fetcher = useFetcher()
+function Words({ size, words }: { size: string | null; words: LayoutWords | null }) {
+  const text = words === null ? '' : words.kind === 'said' ? words.words : jobText[words.kind]
+  return text === '' ? null : <Fractions text={`${size === null ? '' : ', '}${text}`} />
+}
+
+function WallLine({ jobId, wall, words }: { jobId: string; wall: Wall; words: JobPageData['words'] }) {
+  const fetcher = useFetcher<{ full?: string }>()
   const send = (intent: string) => void fetcher.submit({ intent, wallId: wall.id }, { method: 'post' })
   return (
     <Item>
@@ -60,8 +77,18 @@ function WallLine({ jobId, wall }: { jobId: string; wall: Wall }) {
         ) : (
           <Link to={`/jobs/${jobId}/walls/${wall.id}/layout`}>{wall.name}</Link>
         )}
+        {fetcher.data?.full ? <Alert role="alert">{fetcher.data.full}</Alert> : null}
         <Soft>
-          <Fractions text={wall.facts} />
+          {wall.size ? <Fractions text={wall.size} /> : null}
+          {wall.words ? (
+            <Words size={wall.size} words={wall.words} />
+          ) : (
+            <Suspense fallback={null}>
+              <Await resolve={words}>
+                {(said) => <Words size={wall.size} words={said?.[wall.id] ?? null} />}
+              </Await>
+            </Suspense>
+          )}
         </Soft>
       </div>
       <Row>
@@ -164,10 +191,12 @@ export interface JobPageProps {
   readonly job: JobPageData
   readonly newWall: SubmissionResult<string[]> | undefined
   readonly rename: SubmissionResult<string[]> | undefined
+  /** Said where one more wall or room does not go in. */
+  readonly full: string | null
 }
 
 /** A job: its rooms and walls, and what can be done with it as a whole. */
-export function JobPage({ job, newWall, rename }: JobPageProps) {
+export function JobPage({ job, newWall, rename, full }: JobPageProps) {
   return (
     <>
       <TopBar />
@@ -189,12 +218,14 @@ export function JobPage({ job, newWall, rename }: JobPageProps) {
             </Spread>
             <ul>
               {room.walls.map((wall) => (
-                <WallLine key={wall.id} jobId={job.id} wall={wall} />
+                <WallLine key={wall.id} jobId={job.id} wall={wall} words={job.words} />
               ))}
             </ul>
           </Room>
         ))}
-        <NewWall rooms={job.rooms.map(({ name }) => name)} lastResult={newWall} />
+        <Pages page={job.page} pages={job.pages} what="walls" />
+        {full ? <Alert role="alert">{full}</Alert> : null}
+        <NewWall rooms={job.roomNames} lastResult={newWall} />
         <Rename job={job} lastResult={rename} />
       </PageMain>
     </>

@@ -5,9 +5,10 @@ import { styled } from 'styled-components'
 import { count } from '~/messages'
 import { Button, LinkButton } from '~/ui/Button'
 import { Alert, PageMain, Row, Soft, Spread } from '~/ui/page'
+import { Pages } from '~/ui/Pages'
 import { TextBox } from '~/ui/TextBox'
 import { narrow, space, type } from '~/ui/theme'
-import { TopBar } from './TopBar'
+import { TopBar } from '~/ui/TopBar'
 
 export interface JobRow {
   readonly id: string
@@ -72,6 +73,8 @@ function JobLine({ job, archived }: { job: JobRow; archived: boolean }) {
 
 export interface JobsPageProps {
   readonly jobs: readonly JobRow[]
+  readonly page: number
+  readonly pages: number
   readonly archived: boolean
   readonly search: string
   readonly problems: readonly string[]
@@ -79,7 +82,7 @@ export interface JobsPageProps {
 }
 
 /** All jobs, the way to a new one, and the way in for a job file. */
-export function JobsPage({ jobs, archived, search, problems, putAway }: JobsPageProps) {
+export function JobsPage({ jobs, page, pages, archived, search, problems, putAway }: JobsPageProps) {
   const submit = useSubmit()
   const undo = useFetcher()
   const importFile = async (files: FileList | null) => {
@@ -153,6 +156,7 @@ export function JobsPage({ jobs, archived, search, problems, putAway }: JobsPage
             ))}
           </List>
         )}
+        <Pages page={page} pages={pages} what="jobs" />
         <Link to={archived ? '/' : '/?away=1'}>{archived ? 'Jobs at hand' : 'Jobs put away'}</Link>
       </PageMain>
     </>

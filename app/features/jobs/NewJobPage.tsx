@@ -9,7 +9,7 @@ import { PageMain, Row, Sheet } from '~/ui/page'
 import { RadioRow } from '~/ui/RadioRow'
 import { TextBox } from '~/ui/TextBox'
 import { newJobForm } from './jobForms'
-import { TopBar } from './TopBar'
+import { TopBar } from '~/ui/TopBar'
 
 const UNIT_EXAMPLES: Readonly<Record<Units, string>> = {
   inches: '69 3/16',

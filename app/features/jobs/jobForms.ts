@@ -1,14 +1,19 @@
 import { z } from 'zod'
 import { TAPES, tapesFor, UNITS } from '~/length'
+import { LIMITS } from '~/model'
 
 const name = (what: string) =>
   z
     .string({ error: `Give the ${what} a name.` })
     .trim()
     .min(1, { error: `Give the ${what} a name.` })
-    .max(80, { error: 'Keep it under 80 letters.' })
+    .max(LIMITS.name, { error: `Keep it to ${LIMITS.name} letters.` })
 
-const client = z.string().trim().max(80, { error: 'Keep it under 80 letters.' }).default('')
+const client = z
+  .string()
+  .trim()
+  .max(LIMITS.name, { error: `Keep it to ${LIMITS.name} letters.` })
+  .default('')
 
 /** The form of a new job. */
 export const newJobForm = z

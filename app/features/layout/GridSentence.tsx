@@ -1,5 +1,5 @@
 import { useWallEditor } from '~/editor/WallEditor'
-import { type Design, inForce } from '~/model'
+import { type Design, inForce, LIMITS } from '~/model'
 import { Choice } from '~/ui/Choice'
 import { Sentence } from '~/ui/Sentence'
 import { CountWord } from './CountWord'
@@ -36,7 +36,7 @@ export function GridSentence() {
         label="Number of rows"
         value={rows.length}
         least={1}
-        onChange={(count) => patch({ rows: withRows(rows, Math.min(count, 40)) })}
+        onChange={(count) => patch({ rows: withRows(rows, Math.min(count, LIMITS.rows)) })}
       />{' '}
       {rows.length === 1 ? 'row' : 'rows'}
       {rows.length > 1 ? (

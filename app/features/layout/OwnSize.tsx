@@ -2,7 +2,8 @@ import { useState } from 'react'
 import { DialogTrigger } from 'react-aria-components'
 import { useWallEditor } from '~/editor/WallEditor'
 import { inches } from '~/length'
-import { usualOffers } from '~/model'
+import { LIMITS, usualOffers } from '~/model'
+import { AddButton } from '~/ui/AddButton'
 import { Button } from '~/ui/Button'
 import { LengthField } from '~/ui/LengthField'
 import { TextBox } from '~/ui/TextBox'
@@ -35,7 +36,9 @@ export function OwnSize() {
     edit(
       [
         { type: 'addMaterial', material: { id, nominal: name.trim(), name: '', width, thickness } },
-        ...usualOffers(id, workpiece.settings.units).map((offer) => ({ type: 'setOffer' as const, offer })),
+        ...usualOffers(id, workpiece.settings.units)
+          .slice(0, Math.max(0, LIMITS.offers - workpiece.settings.shop.offers.length))
+          .map((offer) => ({ type: 'setOffer' as const, offer })),
         { type: 'patchDesign', patch: { battenMaterial: id } },
       ],
       'done',
@@ -67,9 +70,15 @@ export function OwnSize() {
                 least={inches(0.0625)}
                 most={inches(4)}
               />
-              <Button $kind="main" isDisabled={name.trim() === ''} onPress={() => add(close)}>
+              <AddButton
+                what="materials"
+                has={workpiece.settings.materials.length}
+                $kind="main"
+                isDisabled={name.trim() === ''}
+                onPress={() => add(close)}
+              >
                 Use it for the battens
-              </Button>
+              </AddButton>
             </>
           )}
         </PopoverBody>

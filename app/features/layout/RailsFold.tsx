@@ -4,8 +4,17 @@ import { newRail } from '~/core/edits/choosePattern'
 import { EditLengthWord } from '~/editor/EditLength'
 import { useWallEditor } from '~/editor/WallEditor'
 import { inches } from '~/length'
-import { capital, cornerEndName, heightRuleName, materialName, railUseName, stripName } from '~/messages'
 import {
+  capital,
+  cornerEndName,
+  fullText,
+  heightRuleName,
+  materialName,
+  railUseName,
+  stripName,
+} from '~/messages'
+import {
+  LIMITS,
   CORNER_ENDS,
   type CornerEnd,
   type Design,
@@ -17,7 +26,7 @@ import {
 import { Button } from '~/ui/Button'
 import { Choice } from '~/ui/Choice'
 import { Fold } from '~/ui/Fold'
-import { Row } from '~/ui/page'
+import { Row, Soft } from '~/ui/page'
 import { Sentence } from '~/ui/Sentence'
 
 type Rail = Design['rails'][number]
@@ -96,11 +105,16 @@ export function RailsFold() {
       ))}
       <Row>
         {RAIL_USES.map((use) => (
-          <Button key={use} onPress={() => edit(newRail(workpiece, use), 'done')}>
+          <Button
+            key={use}
+            isDisabled={design.rails.length >= LIMITS.rails}
+            onPress={() => edit(newRail(workpiece, use), 'done')}
+          >
             Add a {railUseName(use)}
           </Button>
         ))}
       </Row>
+      {design.rails.length >= LIMITS.rails ? <Soft>{fullText('rails')}</Soft> : null}
       <Sentence>
         {(['left', 'right'] as const).map((side) => (
           <span key={side}>

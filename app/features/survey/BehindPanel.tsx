@@ -3,7 +3,8 @@ import { longestNail } from '~/core/cutting/fixing'
 import { useWallEditor } from '~/editor/WallEditor'
 import { inches, type Length, nanometers, ZERO } from '~/length'
 import { say, sayWithUnit } from '~/messages'
-import type { Behind } from '~/model'
+import { type Behind, LIMITS } from '~/model'
+import { AddButton } from '~/ui/AddButton'
 import { Button } from '~/ui/Button'
 import { Fractions } from '~/ui/Fractions'
 import { LengthField } from '~/ui/LengthField'
@@ -47,7 +48,9 @@ export function BehindPanel() {
         onPress={() => {
           const count = Math.max(0, Math.floor((survey.width - first) / spacing) + 1)
           put({
-            studs: Array.from({ length: Math.min(count, 200) }, (_, i) => nanometers(first + i * spacing)),
+            studs: Array.from({ length: Math.min(count, LIMITS.studs) }, (_, i) =>
+              nanometers(first + i * spacing),
+            ),
           })
         }}
       >
@@ -61,14 +64,16 @@ export function BehindPanel() {
           onChange={setOne}
           least={ZERO}
         />
-        <Button
+        <AddButton
+          what="studs"
+          has={behind.studs.length}
           onPress={() => put({ studs: [...new Set([...behind.studs, one])].sort((a, b) => a - b) })}
           style={{ alignSelf: 'end' }}
         >
           Mark this one
-        </Button>
+        </AddButton>
       </Pair>
-      <FinderFields onTake={(studs) => put({ studs: [...studs] })} />
+      <FinderFields onTake={(studs) => put({ studs: studs.slice(0, LIMITS.studs) })} />
       {behind.studs.length > 0 ? (
         <Row role="group" aria-label="Studs marked">
           {behind.studs.map((stud) => (
@@ -163,7 +168,9 @@ export function BehindPanel() {
           </li>
         ))}
       </ul>
-      <Button
+      <AddButton
+        what="keepOuts"
+        has={behind.keepOuts.length}
         onPress={() =>
           put({
             keepOuts: [
@@ -180,7 +187,7 @@ export function BehindPanel() {
         }
       >
         Draw a strip to keep clear
-      </Button>
+      </AddButton>
     </>
   )
 }

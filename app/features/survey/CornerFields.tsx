@@ -1,7 +1,7 @@
 import { NumberField } from 'react-aria-components'
 import { useWallEditor } from '~/editor/WallEditor'
 import { turnName } from '~/messages'
-import { type Reading, type Turn, TURNS } from '~/model'
+import { LIMITS, type Reading, type Turn, TURNS } from '~/model'
 import { Choice } from '~/ui/Choice'
 import { FieldBox, FieldName, Pair } from '~/ui/fields'
 import { newEntryId } from './takeReading'
@@ -34,10 +34,10 @@ function CornerField({ kind, title }: { kind: Corner['kind']; title: string }) {
   return (
     <Pair>
       <NumberField
-        isDisabled={turn === 'none'}
+        isDisabled={turn === 'none' || readings.length >= LIMITS.readings}
         value={now?.deg ?? NaN}
-        minValue={1}
-        maxValue={359}
+        minValue={LIMITS.cornerDeg.least}
+        maxValue={LIMITS.cornerDeg.most}
         formatOptions={{ maximumFractionDigits: 1 }}
         onChange={(deg) => {
           if (!Number.isNaN(deg)) take(deg, turn === 'none' ? 'inside' : turn)

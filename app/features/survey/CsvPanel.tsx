@@ -2,7 +2,8 @@ import { useState } from 'react'
 import { FileTrigger } from 'react-aria-components'
 import { readingsFromCsv } from '~/core/files/readingsCsv'
 import { useWallEditor } from '~/editor/WallEditor'
-import { csvProblemText } from '~/messages'
+import { csvProblemText, tooManyText } from '~/messages'
+import { LIMITS } from '~/model'
 import { Button, LinkButton } from '~/ui/Button'
 import { Alert, Row } from '~/ui/page'
 import { newEntryId } from './takeReading'
@@ -19,6 +20,9 @@ export function CsvPanel() {
     const { units } = workpiece.settings
     const read = readingsFromCsv(await file.text(), units, new Date().toISOString(), () => newEntryId('f'))
     if (!read.ok) return setProblems(read.issue.map((problem) => csvProblemText(problem, units)))
+    const has = survey.readings.length
+    if (has + read.value.length > LIMITS.readings)
+      return setProblems([tooManyText('readings', has, read.value.length)])
     setProblems([])
     edit([{ type: 'patchSurvey', patch: { readings: [...survey.readings, ...read.value] } }], 'done')
     await saveNow()

@@ -7,6 +7,7 @@ import { useWallEditor } from '~/editor/WallEditor'
 import { inches, type Length, ZERO } from '~/length'
 import { READING_KINDS, readingName, say, sayWithUnit } from '~/messages'
 import type { LengthReading, LengthReadingKind, Reading } from '~/model'
+import { AddButton } from '~/ui/AddButton'
 import { Button } from '~/ui/Button'
 import { Choice } from '~/ui/Choice'
 import { Fractions } from '~/ui/Fractions'
@@ -136,7 +137,9 @@ export function ReadingsPanel() {
           />
         </p>
       ) : null}
-      <Button
+      <AddButton
+        what="readings"
+        has={survey.readings.length}
         $kind="main"
         isDisabled={value === null || Object.values(unread).includes(true)}
         onPress={() => {
@@ -147,7 +150,7 @@ export function ReadingsPanel() {
         }}
       >
         Take this reading
-      </Button>
+      </AddButton>
       <CornerFields />
     </>
   )

@@ -5,6 +5,7 @@ import { useWallEditor } from '~/editor/WallEditor'
 import { inches, type Length, nearestNanometer, ZERO } from '~/length'
 import { say, thingName } from '~/messages'
 import { type Thing, THING_KINDS, type ThingKind } from '~/model'
+import { AddButton } from '~/ui/AddButton'
 import { Button } from '~/ui/Button'
 import { Choice } from '~/ui/Choice'
 import { Fractions } from '~/ui/Fractions'
@@ -209,7 +210,9 @@ export function ThingsPanel({ picked, pick }: Picking) {
         options={THING_KINDS.map((id) => ({ id, text: thingName(id) }))}
         onChange={setKind}
       />
-      <Button
+      <AddButton
+        what="things"
+        has={survey.things.length}
         $kind="main"
         onPress={() => {
           const thing = usualThing(kind, survey)
@@ -218,7 +221,7 @@ export function ThingsPanel({ picked, pick }: Picking) {
         }}
       >
         Put it on the wall
-      </Button>
+      </AddButton>
     </>
   )
 }

@@ -17,20 +17,30 @@ export function StageTrouble() {
 export function Trouble({ status, text }: { status: number | null; text: string }) {
   const away = status === null
   const missing = status === 404
+  // the database is shut or the disk full: what to do about it is said whole
+  const shut = status === 503 || status === 507
   return (
     <PageMain>
       <title>
-        {missing ? 'Not here · Regla' : away ? 'Out of reach · Regla' : 'Something broke · Regla'}
+        {missing
+          ? 'Not here · Regla'
+          : shut
+            ? 'Shut · Regla'
+            : away
+              ? 'Out of reach · Regla'
+              : 'Something broke · Regla'}
       </title>
       <h1>
         {missing
           ? 'There is nothing at this address'
-          : away
-            ? 'The server can’t be reached'
-            : 'Something broke on our side'}
+          : shut
+            ? 'The database can’t be used now'
+            : away
+              ? 'The server can’t be reached'
+              : 'Something broke on our side'}
       </h1>
       <Soft>
-        {text !== '' && text.length < 200
+        {text !== '' && (shut || text.length < 200)
           ? text
           : missing
             ? 'The job or wall may have come from another machine, or the link lost a letter on its way.'

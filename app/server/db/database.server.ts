@@ -1,38 +1,87 @@
-import { mkdirSync } from 'node:fs'
+import { existsSync, mkdirSync, readFileSync, statSync } from 'node:fs'
 import { dirname } from 'node:path'
 import SqliteDatabase from 'better-sqlite3'
 import { type BetterSQLite3Database, drizzle } from 'drizzle-orm/better-sqlite3'
 import { migrate } from 'drizzle-orm/better-sqlite3/migrator'
 import * as schema from './schema.server'
+import { DatabaseError, troubleOf } from './trouble.server'
 
 const MIGRATIONS = 'app/server/db/migrations'
-
-/** Opens the database file, makes it safe against power cuts, and brings it to the newest schema. */
-export function openDatabase(file: string): Database {
-  if (file !== ':memory:') mkdirSync(dirname(file), { recursive: true })
-  const sqlite = new SqliteDatabase(file)
-  sqlite.pragma('journal_mode = WAL')
-  sqlite.pragma('synchronous = FULL')
-  sqlite.pragma('busy_timeout = 5000')
-  const database = drizzle(sqlite, { schema })
-  // tables are rebuilt while nothing watches over their references; they are looked at right after
-  sqlite.pragma('foreign_keys = OFF')
-  migrate(database, { migrationsFolder: MIGRATIONS })
-  const broken = sqlite.pragma('foreign_key_check') as unknown[]
-  if (broken.length > 0)
-    throw new Error(`${file}: ${broken.length} rows point at nothing: ${JSON.stringify(broken[0])}`)
-  sqlite.pragma('foreign_keys = ON')
-  return database
-}
 
 /** The open database, or a transaction on it. */
 export type Database = BetterSQLite3Database<typeof schema>
 
-// hot reload makes this module anew; the open handle must live on
-const kept = globalThis as { reglaDatabase?: Database }
+/** SQLite's own handle of an open database. */
+export function sqliteOf(db: Database): SqliteDatabase.Database {
+  return (db as unknown as { $client: SqliteDatabase.Database }).$client
+}
 
-/** The application's database, opened at first use. The file is DB_FILE or data/regla.db. */
-export function database(): Database {
-  kept.reglaDatabase ??= openDatabase(process.env.DB_FILE ?? 'data/regla.db')
-  return kept.reglaDatabase
+/** When the newest migration this program knows was made. */
+function newestKnown(): number {
+  const journal = JSON.parse(readFileSync(`${MIGRATIONS}/meta/_journal.json`, 'utf8')) as {
+    entries: { when: number }[]
+  }
+  return Math.max(...journal.entries.map(({ when }) => when))
+}
+
+/** Looks at a database file without writing to it: throws where it is newer than this program, or damaged. */
+export function lookAtDatabase(file: string): void {
+  if (!existsSync(file) || statSync(file).size === 0) return
+  const sqlite = new SqliteDatabase(file, { readonly: true })
+  try {
+    const kept = sqlite.prepare("select name from sqlite_master where name = '__drizzle_migrations'").get()
+    const { made } = kept
+      ? (sqlite.prepare('select max(created_at) made from __drizzle_migrations').get() as { made: number })
+      : { made: 0 }
+    if (made > newestKnown()) throw new DatabaseError({ code: 'newer', file })
+    const found = sqlite.pragma('quick_check(1)', { simple: true }) as string
+    if (found !== 'ok') throw new DatabaseError({ code: 'damaged', file, detail: found })
+  } finally {
+    sqlite.close()
+  }
+}
+
+/**
+ * Opens the database file, makes it safe against power cuts, and brings it to the newest schema. Throws a DatabaseError
+ * where a person has to do something first; a file that is newer than this program, or damaged, is not written to.
+ */
+export function openDatabase(file: string): Database {
+  let sqlite: SqliteDatabase.Database | null = null
+  try {
+    if (file !== ':memory:') {
+      mkdirSync(dirname(file), { recursive: true })
+      lookAtDatabase(file)
+    }
+    sqlite = new SqliteDatabase(file)
+    sqlite.pragma('busy_timeout = 5000')
+    sqlite.pragma('journal_mode = WAL')
+    sqlite.pragma('synchronous = FULL')
+    const database = drizzle(sqlite, { schema })
+    // tables are rebuilt while nothing watches over their references; they are looked at right after
+    sqlite.pragma('foreign_keys = OFF')
+    migrate(database, { migrationsFolder: MIGRATIONS })
+    const broken = sqlite.pragma('foreign_key_check') as unknown[]
+    if (broken.length > 0)
+      throw new DatabaseError({
+        code: 'damaged',
+        file,
+        detail: `${broken.length} rows point at nothing: ${JSON.stringify(broken[0])}`,
+      })
+    sqlite.pragma('foreign_keys = ON')
+    return database
+  } catch (error) {
+    sqlite?.close()
+    const trouble = troubleOf(error, file)
+    throw trouble && !(error instanceof DatabaseError) ? new DatabaseError(trouble, error) : error
+  }
+}
+
+/** Carries out what belongs together, whole or not at all; a second server waits its turn instead of failing halfway. */
+export function inTransaction<T>(db: Database, work: (tx: Database) => T): T {
+  return db.transaction(work, { behavior: 'immediate' })
+}
+
+/** Brings what stands in the write-ahead log into the main file. */
+export function checkpoint(db: Database): void {
+  sqliteOf(db).pragma('wal_checkpoint(TRUNCATE)')
 }

@@ -17,6 +17,8 @@ export const changes = sqliteTable(
     /** The page it was made on; empty for what no page made. */
     page: text('page').notNull(),
     state: text('state', { enum: CHANGE_STATES }).notNull(),
+    /** Who made it; null on the machine itself, where nobody signs in. */
+    member: text('member').references((): AnySQLiteColumn => members.id),
     /** Made by the client with each request: what follows a save whose answer got lost still finds its base. */
     token: text('token'),
     createdAt: integer('created_at').notNull(),
@@ -104,9 +106,50 @@ export const acts = sqliteTable(
       .references(() => walls.id),
     kind: text('kind').notNull(),
     body: text('body').notNull(),
+    /** Who did it; null on the machine itself, where nobody signs in. */
+    member: text('member').references(() => members.id),
     /** When it was done, by the client's clock, and when it came here. */
     doneAt: integer('done_at').notNull(),
     createdAt: integer('created_at').notNull(),
   },
   (table) => [index('acts_by_wall').on(table.wallId, table.doneAt)],
 )
+
+/** Who of the crew may come in over the network. Nobody is ever deleted: acts name them. */
+export const members = sqliteTable('members', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull().unique(),
+  /** The passphrase, hashed; never the passphrase. */
+  hash: text('hash').notNull(),
+  createdAt: integer('created_at').notNull(),
+  /** When they were shut out; null while they may come in. */
+  shutOutAt: integer('shut_out_at'),
+})
+
+/** A browser that came in. The key is a hash: who reads the file can't use what is in it. */
+export const sessions = sqliteTable(
+  'sessions',
+  {
+    id: text('id').primaryKey(),
+    memberId: text('member_id')
+      .notNull()
+      .references(() => members.id),
+    /** How it came in: with a passphrase or by a code shown on the desk. */
+    by: text('by', { enum: ['passphrase', 'code'] }).notNull(),
+    /** What the browser calls itself, for the list of who is in. */
+    browser: text('browser').notNull(),
+    createdAt: integer('created_at').notNull(),
+    expiresAt: integer('expires_at').notNull(),
+  },
+  (table) => [index('sessions_by_member').on(table.memberId)],
+)
+
+/** A code that lets one phone in, once and for a short time. The key is a hash of it. */
+export const pairings = sqliteTable('pairings', {
+  id: text('id').primaryKey(),
+  memberId: text('member_id')
+    .notNull()
+    .references(() => members.id),
+  expiresAt: integer('expires_at').notNull(),
+  usedAt: integer('used_at'),
+})

@@ -1,11 +1,12 @@
 import { Link } from 'react-router'
 import { styled } from 'styled-components'
-import { Logo } from '~/ui/Logo'
-import { space } from '~/ui/theme'
+import { Logo } from './Logo'
+import { space } from './theme'
 
 const Bar = styled.header`
   display: flex;
   align-items: center;
+  justify-content: space-between;
   min-height: 56px;
   padding: ${space.s} ${space.l};
   background: var(--paper);
@@ -22,6 +23,14 @@ const Home = styled(Link)`
   text-decoration: none;
 `
 
+const Away = styled(Link)`
+  display: inline-flex;
+  align-items: center;
+  min-height: 40px;
+  color: var(--ink);
+  text-underline-offset: 4px;
+`
+
 /** The head of every page that is not a wall. */
 export function TopBar() {
   return (
@@ -29,6 +38,7 @@ export function TopBar() {
       <Home to="/" aria-label="Regla, all jobs">
         <Logo /> Regla
       </Home>
+      <Away to="/crew">Crew</Away>
     </Bar>
   )
 }

@@ -1,0 +1,23 @@
+import { type Counted, LIMITS } from '~/model'
+
+const WHERE: Readonly<Record<Counted, string>> = {
+  readings: 'readings a wall keeps',
+  things: 'things a wall holds',
+  studs: 'studs a wall holds',
+  keepOuts: 'places to keep clear a wall holds',
+  rails: 'rails a wall takes',
+  materials: 'materials a job has',
+  offers: 'boards a job has on its list',
+  rooms: 'rooms a job has',
+  wallsInRoom: 'walls a room has, those put away too',
+}
+
+/** Said where one more would be one too many. */
+export function fullText(what: Counted): string {
+  return `${LIMITS[what]} is the most ${WHERE[what]}. Take one away to make room.`
+}
+
+/** Said where several at once would be too many. */
+export function tooManyText(what: Counted, has: number, more: number): string {
+  return `${LIMITS[what]} is the most ${WHERE[what]}. There ${has === 1 ? 'is' : 'are'} ${has} already, and this would bring ${more} more.`
+}

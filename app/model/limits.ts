@@ -1,0 +1,35 @@
+import { LONGEST } from '~/length'
+
+/**
+ * How much of everything there may be: read by schemas, told by whoever adds one, before it is one too many.
+ * Chosen well above what a wall, a room or a job can be; common practice, no source.
+ */
+export const LIMITS = {
+  /** The longest length anything may have, either side of zero. */
+  length: LONGEST,
+  /** A corner of the room, in degrees between the two walls' faces. */
+  cornerDeg: { least: 20, most: 340 },
+  readings: 400,
+  things: 100,
+  studs: 200,
+  keepOuts: 100,
+  overruled: 60,
+  materials: 60,
+  offers: 400,
+  rails: 12,
+  rows: 40,
+  strips: 400,
+  boxes: 200,
+  rooms: 60,
+  wallsInRoom: 60,
+  /** Characters of a name. */
+  name: 80,
+  /** Bytes of a job file, and of any other request that brings one. */
+  fileBytes: 20_000_000,
+  /** Bytes of any other request. */
+  requestBytes: 4_000_000,
+} as const
+
+/** What is counted by people and may run out of room. */
+export type Counted =
+  'readings' | 'things' | 'studs' | 'keepOuts' | 'rails' | 'materials' | 'offers' | 'rooms' | 'wallsInRoom'

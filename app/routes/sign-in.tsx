@@ -1,0 +1,48 @@
+import { data, redirect } from 'react-router'
+import type { Route } from './+types/sign-in'
+import { SignInPage } from '~/features/crew/SignInPage'
+import { crewText } from '~/messages'
+import { cookieFor, memberContext, safePath, triesContext } from '~/server/crew/entry.server'
+import { listMembers, memberBy } from '~/server/crew/members.server'
+import { takeCode, tidyCode } from '~/server/crew/pairing.server'
+import { startSession } from '~/server/crew/sessions.server'
+import { onDatabase } from '~/server/database.server'
+import { textOf } from '~/server/forms.server'
+import { network } from '~/server/http/network.server'
+
+export const meta: Route.MetaFunction = () => [{ title: 'Come in · Regla' }]
+
+export function loader({ request, context }: Route.LoaderArgs) {
+  const { searchParams } = new URL(request.url)
+  const to = safePath(searchParams.get('to'))
+  // on the machine itself, and for who is in already, there is nothing to do here
+  if (network().local || context.get(memberContext)) throw redirect(to)
+  return {
+    to,
+    code: tidyCode(searchParams.get('code') ?? '').slice(0, 16),
+    nobodyYet: onDatabase((db) => listMembers(db).length === 0),
+  }
+}
+
+export async function action({ request, context }: Route.ActionArgs) {
+  if (context.get(triesContext)) return data({ said: crewText.tooOften }, { status: 429 })
+  const form = await request.formData()
+  const now = Date.now()
+  const browser = request.headers.get('user-agent') ?? ''
+  const code = textOf(form, 'code')
+  const found =
+    code === ''
+      ? await onDatabase((db) => memberBy(db, textOf(form, 'name'), textOf(form, 'passphrase'))).then(
+          (member) => member?.id ?? null,
+        )
+      : onDatabase((db) => takeCode(db, code, now))
+  if (found === null)
+    return data({ said: code === '' ? crewText.wrong : crewText.wrongCode }, { status: 403 })
+  const by = code === '' ? 'passphrase' : 'code'
+  const token = onDatabase((db) => startSession(db, found, by, browser, now))
+  return redirect(safePath(textOf(form, 'to')), { headers: { 'Set-Cookie': await cookieFor(token) } })
+}
+
+export default function SignIn({ loaderData, actionData }: Route.ComponentProps) {
+  return <SignInPage {...loaderData} said={actionData?.said ?? null} />
+}

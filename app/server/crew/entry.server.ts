@@ -1,0 +1,57 @@
+import { createContext, createCookie, type MiddlewareFunction, redirect } from 'react-router'
+import { network } from '../http/network.server'
+import { onDatabase } from '../database.server'
+import type { Member } from './members.server'
+import { memberOf, SESSION_DAYS } from './sessions.server'
+
+/** Who asked; null on the machine itself, where nobody signs in. */
+export const memberContext = createContext<Member | null>(null)
+
+/** Whether this address has tried to come in too often. */
+export const triesContext = createContext(false)
+
+/** Pages for whoever is not in yet. */
+const OPEN = new Set(['/sign-in', '/healthz'])
+/** What scripts of a page post: answered with a status they understand instead of another page. */
+const POSTED_BY_SCRIPTS = /\/(document|acts|readings)$/
+
+const cookie = () => {
+  const { secure } = network()
+  return createCookie(secure ? '__Host-regla' : 'regla', {
+    httpOnly: true,
+    sameSite: 'strict',
+    path: '/',
+    secure,
+    maxAge: SESSION_DAYS * 86_400,
+  })
+}
+
+/** What a request's cookie holds; null without one. */
+export async function tokenOf(request: Request): Promise<string | null> {
+  const held: unknown = await cookie().parse(request.headers.get('cookie'))
+  return typeof held === 'string' ? held : null
+}
+
+/** The header that lets a browser in, or out again where there is no token. */
+export async function cookieFor(token: string | null): Promise<string> {
+  return cookie().serialize(token ?? '', token === null ? { maxAge: 0 } : {})
+}
+
+/** A path of this server alone to go on to; the list of jobs where it is none. */
+export function safePath(to: string | null): string {
+  return to !== null && /^\/(?![/\\])[^\s\\]*$/.test(to) ? to : '/'
+}
+
+/** On the network nobody is let in without signing in. */
+export const signInGate: MiddlewareFunction<Response> = async ({ request, context }, next) => {
+  if (network().local) return next()
+  const { pathname, search } = new URL(request.url)
+  const path = pathname.replace(/\.data$/, '')
+  const token = await tokenOf(request)
+  const member = token === null ? null : onDatabase((db) => memberOf(db, token, Date.now()))
+  context.set(memberContext, member)
+  if (member || OPEN.has(path)) return next()
+  if (POSTED_BY_SCRIPTS.test(path)) return Response.json({ kind: 'signedOut' }, { status: 401 })
+  const to = request.method === 'GET' ? `${path === '/_root' || path === '/_' ? '/' : path}${search}` : '/'
+  throw redirect(`/sign-in?to=${encodeURIComponent(to)}`)
+}

@@ -1,0 +1,95 @@
+import { mkdirSync } from 'node:fs'
+import { dirname } from 'node:path'
+import { data } from 'react-router'
+import { databaseText } from '~/messages'
+import { backUpDaily } from './db/backups.server'
+import { type Claim, claimDatabase } from './db/claim.server'
+import { checkpoint, type Database, openDatabase, sqliteOf } from './db/database.server'
+import { thinRevisions } from './db/thinning.server'
+import { DatabaseError, troubleOf } from './db/trouble.server'
+
+const CHECKPOINT_EVERY = 5 * 60_000
+const CARE_EVERY = 60 * 60_000
+
+/** The application's database file. */
+export const databaseFile = (): string => process.env.DB_FILE ?? 'data/regla.db'
+
+interface Open {
+  readonly db: Database
+  readonly claim: Claim
+  readonly timers: readonly NodeJS.Timeout[]
+}
+
+// hot reload makes this module anew; the open handle must live on
+const kept = globalThis as { reglaDatabase?: Open | null }
+
+/** What is done now and then: the day's copy, thinning. A miss is said on the console and tried again an hour later. */
+async function care(db: Database): Promise<void> {
+  try {
+    thinRevisions(db, Date.now())
+    await backUpDaily(databaseFile(), new Date().toISOString().slice(0, 10))
+  } catch (error) {
+    console.error(
+      `The day’s copy of ${databaseFile()} was not made:`,
+      error instanceof Error ? error.message : error,
+    )
+  }
+}
+
+function every(ms: number, work: () => void): NodeJS.Timeout {
+  const timer = setInterval(work, ms)
+  timer.unref()
+  return timer
+}
+
+function open(): Database {
+  if (kept.reglaDatabase) return kept.reglaDatabase.db
+  const file = databaseFile()
+  mkdirSync(dirname(file), { recursive: true })
+  const claim = claimDatabase(file)
+  try {
+    const db = openDatabase(file)
+    const timers = [every(CHECKPOINT_EVERY, () => checkpoint(db)), every(CARE_EVERY, () => void care(db))]
+    kept.reglaDatabase = { db, claim, timers }
+    void care(db)
+    return db
+  } catch (error) {
+    claim.release()
+    throw error
+  }
+}
+
+/**
+ * Works on the application's database, opened at first use and tried again as long as it can't be. What a person has to mend
+ * first is thrown as an answer that says so.
+ */
+export function onDatabase<T>(work: (db: Database) => T): T {
+  try {
+    return work(open())
+  } catch (error) {
+    const trouble = troubleOf(error, databaseFile())
+    if (!trouble) throw error
+    throw data(databaseText(trouble), { status: trouble.code === 'full' ? 507 : 503 })
+  }
+}
+
+/** Opens the database at the start of the server, and says on the console what keeps it shut. */
+export function openAtStart(then: (db: Database) => void): void {
+  try {
+    then(open())
+  } catch (error) {
+    if (!(error instanceof DatabaseError)) throw error
+    console.error(databaseText(error.trouble))
+  }
+}
+
+/** Brings all into the main file and lets go of it. */
+export function closeDatabase(): void {
+  const held = kept.reglaDatabase
+  if (!held) return
+  kept.reglaDatabase = null
+  for (const timer of held.timers) clearInterval(timer)
+  checkpoint(held.db)
+  sqliteOf(held.db).close()
+  held.claim.release()
+}

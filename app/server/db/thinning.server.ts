@@ -1,0 +1,73 @@
+import { sql } from 'drizzle-orm'
+import { type Database, inTransaction } from './database.server'
+
+const HOUR = 3_600_000
+const DAY = 24 * HOUR
+/** All is kept for a day, then the last of each hour for thirty days, then the last of each day. */
+const KEPT_WHOLE = DAY
+const KEPT_HOURLY = 30 * DAY
+
+interface Row {
+  readonly id: number
+  readonly document: string
+  readonly parent: number | null
+  readonly change: number
+  readonly page: string
+  readonly state: string
+  readonly made: number
+}
+
+/** What is thinned together: saves of one document on one page within an hour, or a day. Null for what is kept whole. */
+function periodOf({ page, made }: Row, now: number): string | null {
+  const age = now - made
+  if (age < KEPT_WHOLE) return null
+  const length = age < KEPT_HOURLY ? HOUR : DAY
+  return `${page} ${length} ${Math.floor(made / length)}`
+}
+
+/** The revisions of a document that may be thinned, oldest first. A document's first and its newest are not among them. */
+function thinnable(db: Database, document: string, before: number): Row[] {
+  return db.all<Row>(sql`
+    select r.id, r.document_id as document, r.parent, r.change, c.page, c.state, r.created_at as made
+    from revisions r join changes c on c.id = r.change
+    where r.document_id = ${document} and r.created_at < ${before} and r.parent is not null
+      and r.id <> (select head from documents where id = r.document_id)
+    order by r.id`)
+}
+
+/**
+ * Thins the revisions of one document: of those that follow each other in one period the last takes the place of all, and
+ * undo goes back to what was before the first. What can still be redone is left alone. Returns how many went.
+ */
+function thinDocument(db: Database, document: string, now: number): number {
+  const rows = thinnable(db, document, now - KEPT_WHOLE)
+  let gone = 0
+  for (let i = 0; i < rows.length - 1; i++) {
+    const [row, next] = [rows[i], rows[i + 1]]
+    if (!row || !next || next.parent !== row.id || row.state === 'undone' || next.state === 'undone') continue
+    const period = periodOf(row, now)
+    if (period === null || period !== periodOf(next, now)) continue
+    db.run(sql`update revisions set parent = ${row.parent} where id = ${next.id}`)
+    db.run(sql`delete from revisions where id = ${row.id}`)
+    // what could be taken back still can be, with what took its place
+    if (row.state === 'done' && next.state !== 'done')
+      db.run(sql`update changes set state = 'done' where id = ${next.change}`)
+    rows[i + 1] = { ...next, parent: row.parent, state: row.state === 'done' ? 'done' : next.state }
+    gone += 1
+  }
+  return gone
+}
+
+/** Thins the revisions of all documents by the rule above. Returns how many went. `now` in milliseconds since 1970. */
+export function thinRevisions(db: Database, now: number): number {
+  const old = db.all<{ id: string }>(sql`
+    select document_id as id from revisions where created_at < ${now - KEPT_WHOLE}
+    group by document_id having count(*) > 2`)
+  let gone = 0
+  // a document at a time, so that nobody's save waits for all of them
+  for (const { id } of old) gone += inTransaction(db, (tx) => thinDocument(tx, id, now))
+  if (gone > 0)
+    db.run(sql`delete from changes where state <> 'undone'
+      and not exists (select 1 from revisions where revisions.change = changes.id)`)
+  return gone
+}

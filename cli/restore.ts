@@ -1,0 +1,34 @@
+// npm run restore [COPY]: puts a copy in the database's place; without one, says which copies there are.
+import { existsSync, readdirSync, statSync } from 'node:fs'
+import { join } from 'node:path'
+import { databaseText } from '~/messages'
+import { backupFolder, restoreFrom } from '~/server/db/backups.server'
+import { troubleOf } from '~/server/db/trouble.server'
+
+const file = process.env.DB_FILE ?? 'data/regla.db'
+const [copy] = process.argv.slice(2)
+const folder = backupFolder(file)
+
+function list(): void {
+  const copies = existsSync(folder) ? readdirSync(folder).filter((name) => name.endsWith('.db')) : []
+  if (copies.length === 0) return console.log(`There are no copies in ${folder} yet.`)
+  console.log(`Copies in ${folder}, oldest first:`)
+  for (const name of copies.sort((a, b) => time(a) - time(b)))
+    console.log(`  ${new Date(time(name)).toISOString()}  npm run restore -- ${join(folder, name)}`)
+}
+const time = (name: string) => statSync(join(folder, name)).mtimeMs
+
+if (copy === undefined) list()
+else if (!existsSync(copy)) {
+  console.error(`There is no ${copy}. Without a name, “npm run restore” says which copies there are.`)
+  process.exit(1)
+} else
+  try {
+    const aside = restoreFrom(copy, file, new Date().toISOString())
+    console.log(`${copy} is ${file} now.${aside ? ` What stood there is kept as ${aside}.` : ''}`)
+  } catch (error) {
+    // the copy is looked at before anything is touched: what is wrong is said of the file it is about
+    const trouble = troubleOf(error, copy)
+    console.error(trouble ? databaseText(trouble) : error)
+    process.exit(1)
+  }
