@@ -6,6 +6,7 @@ export default [
   route('jobs/:jobId', 'routes/job.tsx'),
   route('jobs/:jobId/export', 'routes/job-export.ts'),
   route('jobs/:jobId/walls/:wallId/document', 'routes/wall-document.ts'),
+  route('jobs/:jobId/walls/:wallId/kept.json', 'routes/wall-kept.ts'),
   route('jobs/:jobId/walls/:wallId/acts', 'routes/wall-acts.ts'),
   route('jobs/:jobId/walls/:wallId', 'routes/wall.tsx', [
     index('routes/wall-index.ts'),

@@ -1,7 +1,10 @@
 import type { z } from 'zod'
 import type { FileProblem } from '~/core/files/readJobFile'
 import type { LengthIssue, Units } from '~/length'
+import { LIMITS } from '~/model'
 import { lengthIssueText } from './lengthIssue'
+
+const longestText = 'is longer than anything here may be: 100 m (328 ft) is the most.'
 
 function customText(params: Record<string, unknown> | undefined, units: Units): string {
   const length = params?.length as LengthIssue | undefined
@@ -25,8 +28,12 @@ function schemaText(issue: z.core.$ZodIssue, units: Units): string {
     case 'invalid_value':
       return `expected ${issue.values.map((value) => JSON.stringify(value)).join(' or ')}.`
     case 'too_small':
+      if (issue.minimum === -LIMITS.length) return longestText
+
       return `is too small or too short; the least is ${issue.minimum}.`
     case 'too_big':
+      if (issue.maximum === LIMITS.length) return longestText
+
       return `is too large or too long; the most is ${issue.maximum}.`
     case 'unrecognized_keys':
       return `has keys nobody knows: ${issue.keys.join(', ')}.`

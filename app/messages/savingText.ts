@@ -98,6 +98,7 @@ export const refusalText = {
   noMaterial: (wall: string, material: string) => `${wall}: there is no material "${material}" in the job.`,
   inUse: (walls: readonly string[]) =>
     `That step takes away a material that is in use on: ${walls.join(', ')}.`,
+  unreadable: 'What that would bring back was kept in a way that can’t be read any more.',
   changedSince: (walls: readonly string[]) =>
     walls.length > 0
       ? `The same was changed again since, on ${list(walls)}: take that back there first.`

@@ -6,16 +6,16 @@ import { crewText } from '~/messages'
 import { cookieFor, memberContext, tokenOf } from '~/server/crew/entry.server'
 import { addMember, listMembers, shutOut } from '~/server/crew/members.server'
 import { CODE_MINUTES, newCode } from '~/server/crew/pairing.server'
-import { endSession, putOut, whoIsIn } from '~/server/crew/sessions.server'
+import { browserName, endSession, putOut, whoIsIn } from '~/server/crew/sessions.server'
 import { onDatabase } from '~/server/database.server'
-import { textOf } from '~/server/forms.server'
+import { formOf, textOf } from '~/server/forms.server'
 import { network } from '~/server/http/network.server'
 
 export const meta: Route.MetaFunction = () => [{ title: 'Crew · Regla' }]
 
 export function loader({ context }: Route.LoaderArgs) {
   const { local, url } = network()
-  const day = new Intl.DateTimeFormat('en-US', { dateStyle: 'medium', timeStyle: 'short', timeZone: 'UTC' })
+  const day = new Intl.DateTimeFormat('en-US', { dateStyle: 'medium', timeStyle: 'short' })
   return onDatabase((db) => ({
     local,
     url,
@@ -23,6 +23,7 @@ export function loader({ context }: Route.LoaderArgs) {
     members: listMembers(db),
     inside: whoIsIn(db, Date.now()).map((each) => ({
       ...each,
+      browser: browserName(each.browser),
       since: day.format(each.since),
       until: day.format(each.until),
     })),
@@ -30,7 +31,7 @@ export function loader({ context }: Route.LoaderArgs) {
 }
 
 export async function action({ request }: Route.ActionArgs) {
-  const form = await request.formData()
+  const form = await formOf(request)
   const [intent, id] = [textOf(form, 'intent'), textOf(form, 'id')]
   if (intent === 'add') {
     const added = await onDatabase((db) => addMember(db, textOf(form, 'name'), textOf(form, 'passphrase')))

@@ -4,8 +4,10 @@ import { newWallForm, renameJobForm } from '~/features/jobs/jobForms'
 import { JobPage } from '~/features/jobs/JobPage'
 import { onDatabase } from '~/server/database.server'
 import type { Database } from '~/server/db/database.server'
-import { readForm, textOf } from '~/server/forms.server'
+import { formOf, readForm, textOf } from '~/server/forms.server'
 import { jobExists, renameJob } from '~/server/jobs.server'
+import { troublesOf } from '~/server/mending.server'
+import { pageOfWall } from '~/server/pages.server'
 import { jobView } from '~/server/jobView.server'
 import { fullText } from '~/messages'
 import { archiveWall, createWall, FullError, duplicateWall, wallExists } from '~/server/walls.server'
@@ -24,7 +26,7 @@ export function loader({ params, request }: Route.LoaderArgs) {
 }
 
 export async function action({ request, params }: Route.ActionArgs) {
-  const form = await request.formData()
+  const form = await formOf(request)
   try {
     return onDatabase((db) => carryOut(db, params.jobId, form))
   } catch (error) {
@@ -50,8 +52,12 @@ function carryOut(db: Database, jobId: string, form: FormData) {
   }
   const wallId = textOf(form, 'wallId')
   if (!wallExists(db, { jobId, wallId })) throw data('There is no such wall in this job.', { status: 404 })
-  if (intent === 'duplicateWall') duplicateWall(db, { jobId, wallId })
-  else if (intent === 'archiveWall') archiveWall(db, wallId, true)
+  if (intent === 'duplicateWall') {
+    const page = pageOfWall(db, { jobId, wallId })
+    const [problem] = page ? troublesOf(db, page) : []
+    if (problem) throw data(problem, { status: 409 })
+    duplicateWall(db, { jobId, wallId })
+  } else if (intent === 'archiveWall') archiveWall(db, wallId, true)
   else if (intent === 'restoreWall') archiveWall(db, wallId, false)
   else throw data(`Nobody knows how to “${intent.slice(0, 40)}” a wall.`, { status: 400 })
   return {}

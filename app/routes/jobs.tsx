@@ -1,9 +1,11 @@
 import { data, redirect } from 'react-router'
 import type { Route } from './+types/jobs'
 import { JobsPage } from '~/features/jobs/JobsPage'
+import { mendingText } from '~/messages'
+import { unreadableWalls } from '~/server/mending.server'
 import type { Database } from '~/server/db/database.server'
 import { onDatabase } from '~/server/database.server'
-import { textOf } from '~/server/forms.server'
+import { formOf, textOf } from '~/server/forms.server'
 import { archiveJob, duplicateJob, jobDetail, jobExists, listJobs } from '~/server/jobs.server'
 import { takeInJobFile } from '~/server/jobFiles.server'
 
@@ -26,7 +28,7 @@ export function loader({ request }: Route.LoaderArgs) {
 }
 
 export async function action({ request }: Route.ActionArgs) {
-  const form = await request.formData()
+  const form = await formOf(request)
   return onDatabase((db) => carryOut(db, form))
 }
 
@@ -39,8 +41,11 @@ function carryOut(db: Database, form: FormData) {
   }
   const jobId = textOf(form, 'jobId')
   if (!jobExists(db, jobId)) throw data('There is no such job here.', { status: 404 })
-  if (intent === 'duplicate') duplicateJob(db, jobId)
-  else if (intent === 'archive') {
+  if (intent === 'duplicate') {
+    const unreadable = unreadableWalls(db, jobId)
+    if (unreadable.length > 0) throw data(mendingText.inJob(unreadable), { status: 409 })
+    duplicateJob(db, jobId)
+  } else if (intent === 'archive') {
     archiveJob(db, jobId, true)
     return { problems: [], putAway: { id: jobId, name: jobDetail(db, jobId)?.name ?? '' } }
   } else if (intent === 'restore') archiveJob(db, jobId, false)

@@ -7,7 +7,7 @@ import { listMembers, memberBy } from '~/server/crew/members.server'
 import { takeCode, tidyCode } from '~/server/crew/pairing.server'
 import { startSession } from '~/server/crew/sessions.server'
 import { onDatabase } from '~/server/database.server'
-import { textOf } from '~/server/forms.server'
+import { formOf, textOf } from '~/server/forms.server'
 import { network } from '~/server/http/network.server'
 
 export const meta: Route.MetaFunction = () => [{ title: 'Come in · Regla' }]
@@ -26,7 +26,7 @@ export function loader({ request, context }: Route.LoaderArgs) {
 
 export async function action({ request, context }: Route.ActionArgs) {
   if (context.get(triesContext)) return data({ said: crewText.tooOften }, { status: 429 })
-  const form = await request.formData()
+  const form = await formOf(request)
   const now = Date.now()
   const browser = request.headers.get('user-agent') ?? ''
   const code = textOf(form, 'code')

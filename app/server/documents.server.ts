@@ -1,5 +1,6 @@
-import { and, asc, eq, inArray } from 'drizzle-orm'
-import { type Bodies, type DocumentKind, mergeDocuments, readBody } from '~/model'
+import { and, asc, desc, eq, inArray } from 'drizzle-orm'
+import type { z } from 'zod'
+import { type Bodies, type DocumentKind, mergeDocuments, parseBody, readBody } from '~/model'
 import type { Database } from './db/database.server'
 import { type CHANGE_STATES, changes, documents, revisions } from './db/schema.server'
 import { newId } from './ids.server'
@@ -67,7 +68,7 @@ export function revisionOf(db: Database, documentId: string): number | null {
   )
 }
 
-/** One revision of a document as it was saved; null where the document never had it. */
+/** One revision of a document as it was saved; null where the document never had it, or it can't be read any more. */
 export function readRevision<K extends DocumentKind>(
   db: Database,
   kind: K,
@@ -79,7 +80,52 @@ export function readRevision<K extends DocumentKind>(
     .from(revisions)
     .where(eq(revisions.id, revision))
     .get()
-  return row?.documentId === documentId ? readBody(kind, JSON.parse(row.body)) : null
+  if (row?.documentId !== documentId) return null
+  const read = parseKept(kind, row.body)
+  return read.success ? read.data : null
+}
+
+/** A kept text as a body; what is no JSON at all is told as any other thing that can't be read. */
+function parseKept<K extends DocumentKind>(kind: K, text: string) {
+  try {
+    return parseBody(kind, JSON.parse(text))
+  } catch {
+    return parseBody(kind, null)
+  }
+}
+
+/** A document as it is kept, whether it can be read or not. */
+export interface Kept {
+  readonly revision: number
+  readonly text: string
+  /** What keeps it from being read; null where it can be. */
+  readonly problems: readonly z.core.$ZodIssue[] | null
+}
+
+/** A document's revisions as they are kept, newest first, at most so many. */
+export function keptRevisions(db: Database, kind: DocumentKind, documentId: string, most: number): Kept[] {
+  return db
+    .select({ revision: revisions.id, text: revisions.body })
+    .from(revisions)
+    .where(eq(revisions.documentId, documentId))
+    .orderBy(desc(revisions.id))
+    .limit(most)
+    .all()
+    .map(({ revision, text }) => {
+      const read = parseKept(kind, text)
+      return { revision, text, problems: read.success ? null : read.error.issues }
+    })
+}
+
+/** A document's newest revision where it can be read; else null. */
+export function readableDocument<K extends DocumentKind>(
+  db: Database,
+  kind: K,
+  documentId: string,
+): Head<K> | null {
+  const head = headOf(db, documentId)
+  const read = parseKept(kind, head.body)
+  return read.success ? { body: read.data, revision: head.id } : null
 }
 
 /**
@@ -107,7 +153,7 @@ export function bodyBefore<K extends DocumentKind>(
       readRevision(db, kind, documentId, parent ?? base),
       readRevision(db, kind, documentId, id),
     ]
-    return mergeDocuments(before, sent, became).merged as Bodies[K]
+    return before && became ? (mergeDocuments(before, sent, became).merged as Bodies[K]) : sent
   }, start)
 }
 

@@ -117,6 +117,8 @@ export interface Write {
 export type Stepped =
   | { readonly kind: 'done'; readonly writes: readonly Write[]; readonly settingsStay: boolean }
   | { readonly kind: 'moved' }
+  /** What it would bring back can't be read any more. */
+  | { readonly kind: 'unreadable' }
   | { readonly kind: 'changedSince'; readonly documents: readonly PageDocument[] }
 
 /**
@@ -139,12 +141,14 @@ export function stepChange(
       readRevision(db, kind, id, document.before),
       readRevision(db, kind, id, document.revision),
     ]
+    if (before === null || after === null) return { document, now: null, body: null }
     const now = readDocument(db, kind, id).body
     const { merged, clashes } =
       way === 'undo' ? mergeDocuments(after, before, now) : mergeDocuments(before, after, now)
     const read = parseBody(kind, merged)
     return { document, now, body: read.success && clashes.length === 0 ? read.data : null }
   })
+  if (stepped.some(({ now }) => now === null)) return { kind: 'unreadable' }
   const clashing = stepped.flatMap(({ document, body }) => (body === null ? [document] : []))
   // settings that were changed again since stay as they are; they do not keep the walls from being stepped
   const settingsStay = clashing.length > 0 && clashing.every(({ wall }) => wall === null)
@@ -152,7 +156,7 @@ export function stepChange(
   if (clashing.length > 0 && !(settingsStay && walls)) return { kind: 'changedSince', documents: clashing }
   const step = newChange(db, page.key, 'step', null, member)
   const writes = stepped.flatMap(({ document, now, body }) =>
-    body ? [{ document, before: now, after: body }] : [],
+    body && now ? [{ document, before: now, after: body }] : [],
   )
   for (const { document, after } of writes) writeDocument(db, document.id, after, step)
   db.update(changes)

@@ -17,7 +17,14 @@ import {
 } from '~/model'
 import { type Database, inTransaction } from './db/database.server'
 import { jobs } from './db/schema.server'
-import { bodyBefore, newChange, readDocument, revisionOf, writeDocument } from './documents.server'
+import {
+  bodyBefore,
+  newChange,
+  readableDocument,
+  readDocument,
+  revisionOf,
+  writeDocument,
+} from './documents.server'
 import { historyOf, leaveRedo, stepChange, wallNames, type Write } from './history.server'
 import { type Page, type PageDocument, wallsOfJob } from './pages.server'
 
@@ -89,11 +96,13 @@ function madeMissing(
   const had = (changed?.before as Bodies['settings'] | undefined)?.materials ?? []
   const gone = new Set(had.map(({ id }) => id).filter((id) => !known.has(id)))
   if (gone.size === 0) return chosen
-  const left = wallsOfJob(db, page.jobId).flatMap(({ name, designId }) =>
-    used(readDocument(db, 'design', designId).body)
+  const left = wallsOfJob(db, page.jobId).flatMap(({ name, designId }) => {
+    // a wall that can't be read keeps no other from being saved
+    const design = readableDocument(db, 'design', designId)
+    return (design ? used(design.body) : [])
       .filter((material) => gone.has(material))
-      .map((material) => ({ wall: name, material })),
-  )
+      .map((material) => ({ wall: name, material }))
+  })
   return [...chosen, ...left]
 }
 
@@ -160,6 +169,7 @@ function step(
   member: string | null,
 ): PageAnswer {
   const stepped = stepChange(db, page, request.intent, request.change, member)
+  if (stepped.kind === 'unreadable') throw new Refused([refusalText.unreadable])
   if (stepped.kind === 'changedSince')
     throw new Refused([refusalText.changedSince(wallNames(stepped.documents))])
   const missing = stepped.kind === 'done' ? madeMissing(db, page, stepped.writes) : []

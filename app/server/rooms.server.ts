@@ -3,7 +3,8 @@ import type { PageHistory, StoredDocument, WallDocument } from '~/model'
 import type { Database } from './db/database.server'
 import { jobs, rooms } from './db/schema.server'
 import { historyOf } from './history.server'
-import { pageOfRoom, storedDocuments, wallDocument, wallsOfRoom } from './pages.server'
+import { readableDocument } from './documents.server'
+import { pageOfRoom, storedDocuments, wallsOfRoom } from './pages.server'
 
 interface RoomIds {
   readonly jobId: string
@@ -57,7 +58,13 @@ export function wallsBeside(
     const row = rows.length < 2 || at < 0 ? undefined : rows[(at + by + rows.length) % rows.length]
     // of two walls in a row there is one corner, between the first and the second
     const isWrap = rows.length === 2 && (at + by < 0 || at + by >= rows.length)
-    return row && !isWrap ? { name: row.name, wall: wallDocument(db, row) } : null
+    if (!row || isWrap) return null
+    // a wall beside it that can't be read keeps this one from nothing
+    const [survey, design] = [
+      readableDocument(db, 'survey', row.surveyId),
+      readableDocument(db, 'design', row.designId),
+    ]
+    return survey && design ? { name: row.name, wall: { survey: survey.body, design: design.body } } : null
   }
   return { left: beside(-1), right: beside(1) }
 }

@@ -5,8 +5,10 @@ import { wallWindow } from '../../tests/windows'
 import { openDatabase } from './db/database.server'
 import { takeInJobFile } from './jobFiles.server'
 import { archiveJob, createJob, duplicateJob, exportJob, jobDetail, listJobs } from './jobs.server'
-import { jobView } from './jobView.server'
-import { archiveWall, createWall, duplicateWall, wallExists, wallPage } from './walls.server'
+import { LIMITS } from '~/model'
+import { copyName } from './ids.server'
+import { jobView, pageOfWalls } from './jobView.server'
+import { archiveWall, createWall, duplicateWall, FullError, wallExists, wallPage } from './walls.server'
 
 const demo = readFileSync('examples/tern-cottage.regla.json', 'utf8')
 
@@ -102,5 +104,58 @@ describe('jobs', () => {
       ['Hall', ['A', 'B']],
     ])
     expect(view?.rooms[0]?.walls[0]?.size).toBe('120 × 96')
+  })
+})
+
+describe('how much there may be', () => {
+  const job = (db: ReturnType<typeof openDatabase>) =>
+    createJob(db, { name: 'J', client: '', units: 'inches', tape: '1/16' })
+
+  test('a room takes sixty walls, those put away too; a copy of one is one more', () => {
+    const db = openDatabase(':memory:')
+    const jobId = job(db)
+    const walls = Array.from({ length: LIMITS.wallsInRoom }, (_, i) =>
+      createWall(db, { jobId, roomName: 'Hall', name: `W${i}` }),
+    )
+    archiveWall(db, walls[0] ?? '', true)
+    expect(() => createWall(db, { jobId, roomName: 'hall', name: 'One more' })).toThrow(FullError)
+    expect(() => duplicateWall(db, { jobId, wallId: walls[1] ?? '' })).toThrow(FullError)
+    // brought back it goes in again, and the whole job goes out as a file and comes in
+    archiveWall(db, walls[0] ?? '', false)
+    const file = exportJob(db, jobId)
+    expect(readJobFile(JSON.stringify(file)).ok).toBe(true)
+  })
+
+  test('a job takes sixty rooms', () => {
+    const db = openDatabase(':memory:')
+    const jobId = job(db)
+    for (let i = 0; i < LIMITS.rooms; i++) createWall(db, { jobId, roomName: `R${i}`, name: 'W' })
+    expect(() => createWall(db, { jobId, roomName: 'One more', name: 'W' })).toThrow(FullError)
+    expect(() => createWall(db, { jobId, roomName: 'r7', name: 'V' })).not.toThrow()
+  })
+
+  test('long lists come by pages', () => {
+    const db = openDatabase(':memory:')
+    const ids = Array.from({ length: 51 }, () => job(db))
+    const page = (wanted: number) => listJobs(db, { archived: false, search: '', page: wanted })
+    expect([page(1).jobs.length, page(2).jobs.length, page(1).pages]).toEqual([50, 1, 2])
+    expect([page(0).page, page(99).page, page(NaN).page]).toEqual([1, 2, 1])
+    for (let r = 0; r < 3; r++)
+      for (let i = 0; i < 30; i++) createWall(db, { jobId: ids[0] ?? '', roomName: `R${r}`, name: `W${i}` })
+    const detail = jobDetail(db, ids[0] ?? '')
+    const walls = (wanted: number) =>
+      detail && pageOfWalls(detail, wanted).rooms.map(({ name, walls: held }) => [name, held.length])
+    expect([walls(1), walls(2)]).toEqual([
+      [
+        ['R0', 30],
+        ['R1', 30],
+      ],
+      [['R2', 30]],
+    ])
+  })
+
+  test('a copy’s name is shortened, not its mark', () => {
+    expect(copyName('Barn')).toBe('Barn (copy)')
+    expect(copyName('x'.repeat(LIMITS.name))).toBe(`${'x'.repeat(LIMITS.name - 7)} (copy)`)
   })
 })

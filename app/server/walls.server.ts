@@ -53,6 +53,12 @@ export function wallExists(db: Database, ids: WallIds): boolean {
   return findWall(db, ids) !== undefined
 }
 
+/** A wall's name and where it is, whether it can be read or not. */
+export function wallNamed(db: Database, ids: WallIds) {
+  const found = findWall(db, ids)
+  return found && { id: found.id, name: found.name, job: { id: found.jobId, name: found.jobName } }
+}
+
 /** All a wall page shows; null when the job has no such wall. */
 export function wallPage(db: Database, ids: WallIds): WallPage | null {
   const [found, page] = [findWall(db, ids), pageOfWall(db, ids)]

@@ -20,7 +20,7 @@ const anyReading: fc.Arbitrary<Reading> = fc.oneof(
   fc.record({
     id: fc.constant('x'),
     kind: fc.constantFrom('cornerLeft' as const, 'cornerRight' as const),
-    deg: fc.integer({ min: 1, max: 3599 }).map((n) => n / 10),
+    deg: fc.integer({ min: 200, max: 3400 }).map((n) => n / 10),
     turn: fc.constantFrom('inside' as const, 'outside' as const),
     method: fc.constant('tape' as const),
     takenAt: fc.constant(NOW),
@@ -76,4 +76,12 @@ test('every problem is told with its line, and nothing is taken in', () => {
     ok: false,
     issue: [{ code: 'noColumns', missing: ['kind', 'place', 'value'] }],
   })
+})
+
+test('a corner no room has is told with what it may be', () => {
+  const back = read('kind,place,value,degrees\ncornerLeft,,,0.0001\ncornerRight,,,350\n')
+  expect(!back.ok && back.issue.map((problem) => csvProblemText(problem, 'inches'))).toEqual([
+    'Line 2, degrees: “0.0001” is no corner of a room. Write 20 to 340.',
+    'Line 3, degrees: “350” is no corner of a room. Write 20 to 340.',
+  ])
 })

@@ -102,6 +102,7 @@ export function readingsFromCsv(
     if (includes(CORNER_KINDS, kind)) {
       const deg = Number(cell('degrees'))
       const turn = cell('turn') === '' ? 'inside' : cell('turn')
+      if (cell('degrees') === '' || Number.isNaN(deg)) return void bad('degrees')
       if (!(deg >= LIMITS.cornerDeg.least && deg <= LIMITS.cornerDeg.most))
         return void problems.push({ code: 'badCorner', line, read: cell('degrees') })
       if (turn !== 'inside' && turn !== 'outside') return void bad('turn')

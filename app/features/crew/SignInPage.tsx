@@ -1,9 +1,17 @@
 import { Form } from 'react-router'
+import { styled } from 'styled-components'
 import { crewText } from '~/messages'
 import { Button } from '~/ui/Button'
 import { Logo } from '~/ui/Logo'
 import { Alert, PageMain, Row, Sheet, Soft } from '~/ui/page'
 import { TextBox } from '~/ui/TextBox'
+import { space } from '~/ui/theme'
+
+const Title = styled.h1`
+  display: flex;
+  align-items: center;
+  gap: ${space.s};
+`
 
 export interface SignInPageProps {
   readonly to: string
@@ -52,9 +60,9 @@ export function SignInPage({ to, code, nobodyYet, said }: SignInPageProps) {
   )
   return (
     <PageMain>
-      <h1>
+      <Title>
         <Logo /> Come in
-      </h1>
+      </Title>
       {said ? <Alert role="alert">{said}</Alert> : null}
       {nobodyYet ? <Soft>{crewText.nobody}</Soft> : null}
       {code === '' ? [withPassphrase, withCode] : [withCode, withPassphrase]}

@@ -1,3 +1,5 @@
+import { styled } from 'styled-components'
+import { troubleText } from '~/messages'
 import { LinkButton } from '~/ui/Button'
 import { PageMain, Row, Soft } from '~/ui/page'
 
@@ -13,41 +15,41 @@ export function StageTrouble() {
   )
 }
 
+interface Said {
+  readonly tab: string
+  readonly title: string
+  readonly text: string
+}
+
+/** What a page for what can't be shown says, by why it can't. */
+function saidOf(status: number | null): Said {
+  switch (status) {
+    case null:
+      return troubleText.away
+    case 404:
+      return troubleText.missing
+    case 409:
+      return troubleText.broken
+    case 503:
+    case 507:
+      return troubleText.shut
+    default:
+      return troubleText.fault
+  }
+}
+
+const Lines = styled(Soft)`
+  white-space: pre-line;
+`
+
 /** A page for what can't be shown: says what was asked for and where to go. */
 export function Trouble({ status, text }: { status: number | null; text: string }) {
-  const away = status === null
-  const missing = status === 404
-  // the database is shut or the disk full: what to do about it is said whole
-  const shut = status === 503 || status === 507
+  const said = saidOf(status)
   return (
     <PageMain>
-      <title>
-        {missing
-          ? 'Not here · Regla'
-          : shut
-            ? 'Shut · Regla'
-            : away
-              ? 'Out of reach · Regla'
-              : 'Something broke · Regla'}
-      </title>
-      <h1>
-        {missing
-          ? 'There is nothing at this address'
-          : shut
-            ? 'The database can’t be used now'
-            : away
-              ? 'The server can’t be reached'
-              : 'Something broke on our side'}
-      </h1>
-      <Soft>
-        {text !== '' && (shut || text.length < 200)
-          ? text
-          : missing
-            ? 'The job or wall may have come from another machine, or the link lost a letter on its way.'
-            : away
-              ? 'What you changed is kept in this browser and is sent when you come back to it. Go back and try once more.'
-              : 'Nothing you saved is lost. Go back and try once more.'}
-      </Soft>
+      <title>{`${said.tab} · Regla`}</title>
+      <h1>{said.title}</h1>
+      <Lines>{text === '' ? said.text : text}</Lines>
       <Row>
         <LinkButton href="/" $kind="main">
           All jobs

@@ -1,4 +1,5 @@
 import { createHash, randomBytes } from 'node:crypto'
+import Bowser from 'bowser'
 import { and, desc, eq, gt, isNull, lte } from 'drizzle-orm'
 import type { Database } from '../db/database.server'
 import { members, sessions } from '../db/schema.server'
@@ -62,6 +63,13 @@ export interface Presence {
   readonly browser: string
   readonly since: number
   readonly until: number
+}
+
+/** What a browser calls itself, in words people use: Firefox on Android. */
+export function browserName(agent: string): string {
+  const parsed = Bowser.getParser(agent === '' ? ' ' : agent)
+  const [name, system] = [parsed.getBrowserName(), parsed.getOSName()]
+  return name && system ? `${name} on ${system}` : name || 'a browser'
 }
 
 /** Every browser that is in, newest first. */

@@ -9,12 +9,13 @@ const KEPT_HOURLY = 30 * DAY
 
 interface Row {
   readonly id: number
-  readonly document: string
   readonly parent: number | null
   readonly change: number
   readonly page: string
   readonly state: string
   readonly made: number
+  /** 1 where it says the same as what it was made from. */
+  readonly same: number
 }
 
 /** What is thinned together: saves of one document on one page within an hour, or a day. Null for what is kept whole. */
@@ -28,7 +29,8 @@ function periodOf({ page, made }: Row, now: number): string | null {
 /** The revisions of a document that may be thinned, oldest first. A document's first and its newest are not among them. */
 function thinnable(db: Database, document: string, before: number): Row[] {
   return db.all<Row>(sql`
-    select r.id, r.document_id as document, r.parent, r.change, c.page, c.state, r.created_at as made
+    select r.id, r.parent, r.change, c.page, c.state, r.created_at as made,
+      r.body = (select body from revisions where id = r.parent) as same
     from revisions r join changes c on c.id = r.change
     where r.document_id = ${document} and r.created_at < ${before} and r.parent is not null
       and r.id <> (select head from documents where id = r.document_id)
@@ -36,29 +38,45 @@ function thinnable(db: Database, document: string, before: number): Row[] {
 }
 
 /**
- * Thins the revisions of one document: of those that follow each other in one period the last takes the place of all, and
- * undo goes back to what was before the first. What can still be redone is left alone. Returns how many went.
+ * Whether a revision may give way to the one made from it. Of two changes that can be taken back the later then takes back
+ * both; what can't be (a step, and what it left behind) may go before a step, which nobody takes back, or where it says the
+ * same as what it was made from.
  */
-function thinDocument(db: Database, document: string, now: number): number {
+function givesWay(row: Row, next: Row): boolean {
+  if (row.state === 'undone' || next.state === 'undone') return false
+  if (row.state === 'done') return next.state === 'done'
+  return next.state !== 'done' || row.same === 1
+}
+
+/** Takes out of a document's history what may give way; returns how many went. */
+function thinOnce(db: Database, document: string, now: number): number {
   const rows = thinnable(db, document, now - KEPT_WHOLE)
   let gone = 0
   for (let i = 0; i < rows.length - 1; i++) {
     const [row, next] = [rows[i], rows[i + 1]]
-    if (!row || !next || next.parent !== row.id || row.state === 'undone' || next.state === 'undone') continue
+    if (!row || !next || next.parent !== row.id || !givesWay(row, next)) continue
     const period = periodOf(row, now)
     if (period === null || period !== periodOf(next, now)) continue
     db.run(sql`update revisions set parent = ${row.parent} where id = ${next.id}`)
     db.run(sql`delete from revisions where id = ${row.id}`)
-    // what could be taken back still can be, with what took its place
-    if (row.state === 'done' && next.state !== 'done')
-      db.run(sql`update changes set state = 'done' where id = ${next.change}`)
-    rows[i + 1] = { ...next, parent: row.parent, state: row.state === 'done' ? 'done' : next.state }
+    rows[i + 1] = { ...next, parent: row.parent, same: 0 }
     gone += 1
   }
   return gone
 }
 
-/** Thins the revisions of all documents by the rule above. Returns how many went. `now` in milliseconds since 1970. */
+/** Thins the revisions of one document until nothing more gives way: a step that is gone brings others together. */
+function thinDocument(db: Database, document: string, now: number): number {
+  let gone = 0
+  for (let more = thinOnce(db, document, now); more > 0; more = thinOnce(db, document, now)) gone += more
+  return gone
+}
+
+/**
+ * Thins the revisions of all documents: saves of one document on one page within a period come to the last of them, and undo
+ * goes back to what was before the first. What can still be redone is left alone. Returns how many went. `now` in
+ * milliseconds since 1970.
+ */
 export function thinRevisions(db: Database, now: number): number {
   const old = db.all<{ id: string }>(sql`
     select document_id as id from revisions where created_at < ${now - KEPT_WHOLE}

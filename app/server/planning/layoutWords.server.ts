@@ -1,5 +1,5 @@
+import { fork } from 'node:child_process'
 import { resolve } from 'node:path'
-import { Worker } from 'node:worker_threads'
 import type { Workpiece } from '~/model'
 
 /** How long one wall may be planned for. */
@@ -24,16 +24,31 @@ interface Answer {
   readonly words: string | null
 }
 
-/** Starts the thread that plans; the tests bring one of their own. */
-export type StartWorker = () => Pick<Worker, 'on' | 'postMessage' | 'terminate' | 'unref'>
+/** A process that plans: what the planner asks of it. */
+export interface PlanningProcess {
+  readonly ask: (question: { readonly ticket: number; readonly workpiece: Workpiece }) => void
+  readonly onAnswer: (hear: (answer: Answer) => void) => void
+  readonly onEnd: (hear: () => void) => void
+  readonly end: () => void
+}
 
-const startWorker: StartWorker = () =>
-  new Worker(resolve('app/server/planning/words.worker.ts'), { execArgv: ['--import', 'tsx'] })
+function startProcess(): PlanningProcess {
+  const child = fork(resolve('app/server/planning/sayLayouts.ts'), { execArgv: ['--import', 'tsx'] })
+  // it keeps nobody from leaving
+  child.unref()
+  child.channel?.unref()
+  return {
+    ask: (question) => void child.send(question, () => undefined),
+    onAnswer: (hear) => void child.on('message', hear),
+    onEnd: (hear) => void child.on('exit', hear).on('error', hear),
+    end: () => void child.kill('SIGKILL'),
+  }
+}
 
-/** Plans walls one at a time on a thread of its own; one that takes too long is given up, and the next has a new thread. */
-export function layoutPlanner(start: StartWorker = startWorker, deadline = PLANNING_DEADLINE_MS) {
+/** Plans walls one at a time in a process of its own; one that takes too long is given up, and the next has a new process. */
+export function layoutPlanner(start: () => PlanningProcess = startProcess, deadline = PLANNING_DEADLINE_MS) {
   const known = new Map<string, LayoutWords>()
-  let worker: ReturnType<StartWorker> | null = null
+  let process: PlanningProcess | null = null
   let waiting: { ticket: number; settle: (words: LayoutWords) => void } | null = null
   let tickets = 0
   let queue: Promise<unknown> = Promise.resolve()
@@ -43,26 +58,27 @@ export function layoutPlanner(start: StartWorker = startWorker, deadline = PLANN
     waiting = null
     held?.settle(words)
   }
-  const thread = () => {
-    if (worker) return worker
+  const planning = () => {
+    if (process) return process
     const started = start()
-    started.unref()
-    started.on('message', ({ ticket, words }: Answer) => {
+    started.onAnswer(({ ticket, words }) => {
       if (ticket === waiting?.ticket) settle(words === null ? { kind: 'broken' } : { kind: 'said', words })
     })
-    started.on('error', () => {
-      if (worker === started) worker = null
+    started.onEnd(() => {
+      if (process !== started) return
+      process = null
       settle({ kind: 'broken' })
     })
-    worker = started
+    process = started
     return started
   }
   const plan = (workpiece: Workpiece) =>
     new Promise<LayoutWords>((done) => {
       const ticket = (tickets += 1)
       const stop = setTimeout(() => {
-        void worker?.terminate()
-        worker = null
+        const slow = process
+        process = null
+        slow?.end()
         settle({ kind: 'tooLong' })
       }, deadline)
       waiting = {
@@ -72,7 +88,7 @@ export function layoutPlanner(start: StartWorker = startWorker, deadline = PLANN
           done(words)
         },
       }
-      thread().postMessage({ ticket, workpiece })
+      planning().ask({ ticket, workpiece })
     })
   const keep = (key: string, words: LayoutWords) => {
     known.delete(key)
@@ -94,13 +110,13 @@ export function layoutPlanner(start: StartWorker = startWorker, deadline = PLANN
       queue = next
       return next
     },
-    stop: () => void worker?.terminate(),
+    stop: () => process?.end(),
   }
 }
 
 export type LayoutPlanner = ReturnType<typeof layoutPlanner>
 
-// hot reload makes this module anew; the thread and what it knows must live on
+// hot reload makes this module anew; the process and what it knows must live on
 const kept = globalThis as { reglaPlanner?: LayoutPlanner }
 
 /** The application's planner. */

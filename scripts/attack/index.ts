@@ -1,0 +1,91 @@
+// npm run attack: attacks a server of its own on loopback and prints what came of it. `--small` is what `npm test` runs;
+// `--write` keeps the counts in docs/attack.md. Wants a build.
+import { writeFileSync } from 'node:fs'
+import { killWhileSaving } from './kills'
+import { mutatedFiles, mutatedRequests, mutatedSaves, strangers, type Tally } from './requests'
+import { fullDisk, largePages, manyClients, twoServers } from './servers'
+import { startTarget } from './target'
+
+const small = process.argv.includes('--small')
+const of = (large: number, less: number) => (small ? less : large)
+const lines: { what: string; came: string; good: boolean }[] = []
+
+function note(what: string, came: string, good: boolean): void {
+  lines.push({ what, came, good })
+  console.log(`${good ? 'holds ' : 'FAILS '} ${what}: ${came}`)
+}
+function noteTally(what: string, { sent, statuses, faults, slow }: Tally, more = '', moreGood = true): void {
+  const said = Object.entries(statuses).map(([status, count]) => `${count} × ${status}`)
+  note(
+    what,
+    `${sent} sent, ${faults.length} faults, ${slow.length} over 2 s${more}; ${said.join(', ')}`,
+    faults.length === 0 && slow.length === 0 && moreGood,
+  )
+  for (const each of [...faults.slice(0, 5), ...slow.slice(0, 5)]) console.log(`         ${each}`)
+}
+
+const started = performance.now()
+const target = await startTarget()
+const met = await strangers(target)
+note('odd hosts and origins', `${met.asked} asked, ${met.letIn} let in`, met.letIn === 0)
+noteTally('mutated requests to every route', await mutatedRequests(target, of(1000, 200)))
+noteTally('mutated saves', await mutatedSaves(target, of(500, 60)))
+const files = await mutatedFiles(target, of(2000, 60))
+noteTally(
+  'mutated job files',
+  files,
+  `, ${files.taken} taken in, ${files.halves} by halves`,
+  files.halves === 0,
+)
+await target.kill('SIGTERM')
+
+const killed = await killWhileSaving(of(200, 3))
+note(
+  'kill -9 while saving',
+  `${killed.kills} kills, ${killed.saidSaved} said saved, ${killed.lost} lost, ${killed.unsound} unsound`,
+  killed.lost === 0 && killed.unsound === 0 && killed.saidSaved > 0,
+)
+const two = await twoServers(of(240, 20))
+note(
+  'a second server on the same file',
+  `${two.saved} of ${two.saves} saved, the second refused ${two.secondRefuses} and served ${two.secondServes}, says who has it: ${two.saysWho}, takes over: ${two.takesOver}`,
+  two.saved === two.saves && two.secondServes === 0 && two.saysWho && two.takesOver,
+)
+const full = await fullDisk()
+note(
+  'a full disk',
+  `${full.saved} saved, ${full.told} told, ${full.other} otherwise, ${full.lost} lost, sound: ${full.sound}`,
+  full.told > 0 && full.other === 0 && full.lost === 0 && full.sound,
+)
+const many = await manyClients(of(20, 5), of(10, 2))
+note(
+  'many clients on one wall',
+  `${many.clients} clients, ${many.sent} saves sent, ${many.done} done, ${many.asked} asked about, ${many.other} otherwise, ${many.missing} missing`,
+  many.other === 0 && many.missing === 0,
+)
+if (!small) {
+  const large = await largePages(1000, 60)
+  note(
+    'the list of 1 000 jobs',
+    `${large.jobs.ms} ms, ${large.jobs.kB} kB (150 ms, 100 kB)`,
+    large.jobs.ms < 150 && large.jobs.kB < 100,
+  )
+  note(
+    'a job of 60 walls',
+    `${large.sixtyWalls.ms} ms, ${large.sixtyWalls.kB} kB (200 ms)`,
+    large.sixtyWalls.ms < 200,
+  )
+  note(
+    `a job of ${large.manyWalls.count} walls`,
+    `${large.manyWalls.ms} ms, ${large.manyWalls.kB} kB a page`,
+    large.manyWalls.ms < 1000,
+  )
+}
+const seconds = Math.round((performance.now() - started) / 1000)
+console.log(`${lines.filter(({ good }) => good).length} of ${lines.length} hold, in ${seconds} s`)
+if (process.argv.includes('--write'))
+  writeFileSync(
+    'docs/attack.md',
+    `# What an attack came to\n\nWritten by \`npm run attack -- --write\` (${seconds} s on the machine it ran on). The server is the project’s own, on loopback; what is sent comes out of seeded chance, so that a run can be repeated.\n\n| what | came to | holds |\n|---|---|---|\n${lines.map(({ what, came, good }) => `| ${what} | ${came} | ${good ? 'yes' : 'no'} |`).join('\n')}\n`,
+  )
+process.exit(lines.every(({ good }) => good) ? 0 : 1)
