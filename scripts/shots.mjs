@@ -45,6 +45,19 @@ const PICTURES = [
   },
   { name: 'cut-not-ready', wall: 'Window wall', stage: 'cut', size: DESK },
   { name: 'devices', path: '/devices', size: DESK },
+  {
+    name: 'crew',
+    path: '/crew',
+    size: DESK,
+    then: async (page) => {
+      for (const name of ['Ida', 'Anselm']) {
+        await page.getByRole('textbox', { name: 'Name' }).fill(name)
+        await page.getByLabel('Passphrase').fill('a few words in a row')
+        await page.getByRole('button', { name: 'Add to the crew' }).click()
+        await page.getByText(name, { exact: true }).waitFor()
+      }
+    },
+  },
   { name: 'mark', wall: 'Bed wall', stage: 'mark', size: DESK, then: press('[data-rod-strip="batten-3"]') },
   { name: 'cut', wall: 'Long wall', stage: 'cut', size: DESK, then: press('[data-strip="batten-5"]') },
   { name: 'buy', wall: 'Long wall', stage: 'buy', size: DESK },

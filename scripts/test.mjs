@@ -53,11 +53,13 @@ suite(
     failed: numFailedTests + numRuntimeErrorTestSuites,
   }),
 )
-if (check('build', 'npx', ['react-router', 'build'], { NODE_ENV: 'production' }))
+if (check('build', 'npx', ['react-router', 'build'], { NODE_ENV: 'production' })) {
+  check('attack', 'npx', ['tsx', 'scripts/attack/index.ts', '--small'])
   suite('browser tests', 'npx', ['playwright', 'test'], 'test-results/e2e.json', ({ stats }) => ({
     passed: stats.expected,
     failed: stats.unexpected + stats.flaky,
   }))
+}
 else results.failed++
 
 console.log(`\n${results.passed} passed, ${results.failed} failed`)

@@ -2,9 +2,16 @@ import { mkdirSync } from 'node:fs'
 import { dirname } from 'node:path'
 import { data } from 'react-router'
 import { databaseText } from '~/messages'
-import { backUpDaily } from './db/backups.server'
+import { backUpDaily, copyBeforeUpdate } from './db/backups.server'
 import { type Claim, claimDatabase } from './db/claim.server'
-import { checkpoint, type Database, openDatabase, sqliteOf } from './db/database.server'
+import {
+  checkpoint,
+  type Database,
+  lookAtDatabase,
+  openDatabase,
+  sqliteOf,
+  wantsUpdate,
+} from './db/database.server'
 import { thinRevisions } from './db/thinning.server'
 import { DatabaseError, troubleOf } from './db/trouble.server'
 
@@ -48,6 +55,8 @@ function open(): Database {
   mkdirSync(dirname(file), { recursive: true })
   const claim = claimDatabase(file)
   try {
+    lookAtDatabase(file)
+    if (wantsUpdate(file)) copyBeforeUpdate(file, new Date().toISOString())
     const db = openDatabase(file)
     const timers = [every(CHECKPOINT_EVERY, () => checkpoint(db)), every(CARE_EVERY, () => void care(db))]
     kept.reglaDatabase = { db, claim, timers }

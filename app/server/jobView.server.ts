@@ -1,7 +1,8 @@
 import { say } from '~/messages'
-import { LIMITS, type Settings, workpieceOf } from '~/model'
+import { LIMITS, type Settings } from '~/model'
 import type { Database } from './db/database.server'
-import { pageOfWall, storedDocuments } from './pages.server'
+import { readableDocument, revisionOf } from './documents.server'
+import { wallsOfJob } from './pages.server'
 import { jobDetail, type JobDetail } from './jobs.server'
 import { type LayoutPlanner, type LayoutWords, planner } from './planning/layoutWords.server'
 
@@ -14,6 +15,8 @@ interface WallFacts {
   /** What it becomes, as far as it has been planned already; else it comes by itself. */
   readonly words: LayoutWords | null
 }
+
+const BROKEN: WallFacts = { size: null, words: { kind: 'broken' } }
 
 type WallRow = JobDetail['rooms'][number]['walls'][number]
 
@@ -40,21 +43,23 @@ export function jobView(db: Database, jobId: string, wanted = 1, plans: LayoutPl
   const job = jobDetail(db, jobId)
   if (!job) return null
   const { page, pages, rooms } = pageOfWalls(job, wanted)
+  const settings = readableDocument(db, 'settings', job.settingsId)
+  const documents = new Map(wallsOfJob(db, jobId).map((wall) => [wall.id, wall]))
   const coming: Promise<readonly [string, LayoutWords]>[] = []
-  const factsOf = (wall: WallRow): WallFacts => {
-    try {
-      const found = pageOfWall(db, { jobId, wallId: wall.id })
-      if (!found) return { size: null, words: null }
-      const documents = storedDocuments(db, found)
-      const workpiece = workpieceOf(documents)
-      const key = documents.map(({ id, revision }) => `${id} ${revision}`).join(' ')
-      const words = plans.knownWords(key)
-      if (!words) coming.push(plans.wordsOf({ key, workpiece }).then((said) => [wall.id, said] as const))
-      return { size: sizeOf(workpiece.wall.survey, workpiece.settings), words }
-    } catch {
-      // what is kept of it can't be read: its own page says so and what to do
-      return { size: null, words: { kind: 'broken' } }
-    }
+  const factsOf = ({ id }: WallRow): WallFacts => {
+    const held = documents.get(id)
+    const survey = held && readableDocument(db, 'survey', held.surveyId)
+    // what is kept of it can't be read: its own page says so and what to do
+    if (!held || !survey || !settings) return BROKEN
+    const size = sizeOf(survey.body, settings.body)
+    const key = `${id} ${survey.revision} ${revisionOf(db, held.designId)} ${settings.revision}`
+    const known = plans.knownWords(key)
+    if (known) return { size, words: known }
+    const design = readableDocument(db, 'design', held.designId)
+    if (!design) return { ...BROKEN, size }
+    const workpiece = { wall: { survey: survey.body, design: design.body }, settings: settings.body }
+    coming.push(plans.wordsOf({ key, workpiece }).then((said) => [id, said] as const))
+    return { size, words: null }
   }
   return {
     id: job.id,

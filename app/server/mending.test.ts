@@ -1,16 +1,13 @@
 import { inches } from '~/length'
+import { noPlans } from '../../tests/noPlans'
 import { wallWindow } from '../../tests/windows'
 import { openDatabase, sqliteOf } from './db/database.server'
 import { createJob, exportJob, jobDetail } from './jobs.server'
 import { jobView } from './jobView.server'
 import { documentsAsKept, goBackToShown, troublesOf, unreadableWalls } from './mending.server'
 import { pageOfRoom, pageOfWall } from './pages.server'
-import { layoutPlanner } from './planning/layoutWords.server'
 import { wallsBeside } from './rooms.server'
 import { createWall, wallPage } from './walls.server'
-
-const nothing = () => undefined
-const silent = layoutPlanner(() => ({ ask: nothing, onAnswer: nothing, onEnd: nothing, end: nothing }), 5)
 
 async function twoWalls() {
   const db = openDatabase(':memory:')
@@ -47,7 +44,7 @@ describe('a wall that can’t be shown', () => {
     expect(wallPage(db, good)).not.toBeNull()
     expect(wallsBeside(db, jobDetail(db, jobId)?.rooms[0]?.id ?? '', good.wallId).left).toBeNull()
     expect(
-      jobView(db, jobId, 1, silent)?.rooms[0]?.walls.map(({ size, words }) => [size, words?.kind ?? null]),
+      jobView(db, jobId, 1, noPlans())?.rooms[0]?.walls.map(({ size, words }) => [size, words?.kind ?? null]),
     ).toEqual([
       [null, 'broken'],
       ['120 × 96', null],

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { readJobFile } from '~/core/files/readJobFile'
 import { inches } from '~/length'
+import { noPlans } from '../../tests/noPlans'
 import { wallWindow } from '../../tests/windows'
 import { openDatabase } from './db/database.server'
 import { takeInJobFile } from './jobFiles.server'
@@ -99,7 +100,7 @@ describe('jobs', () => {
     const jobId = createJob(db, { name: 'J', client: '', units: 'inches', tape: '1/16' })
     createWall(db, { jobId, roomName: 'Hall', name: 'A' })
     createWall(db, { jobId, roomName: 'hall', name: 'B' })
-    const view = jobView(db, jobId)
+    const view = jobView(db, jobId, 1, noPlans())
     expect(view?.rooms.map(({ name, walls }) => [name, walls.map((w) => w.name)])).toEqual([
       ['Hall', ['A', 'B']],
     ])

@@ -37,6 +37,19 @@ export async function backUp(file: string, to: string): Promise<string> {
   return to
 }
 
+/** Copies a database at once, before it is brought to a newer schema: an older Regla can go on with the copy. Returns where. */
+export function copyBeforeUpdate(file: string, moment: string): string {
+  const to = join(backupFolder(file), `before-update-${moment.replaceAll(/[:.]/g, '-')}.db`)
+  mkdirSync(dirname(to), { recursive: true })
+  const sqlite = new SqliteDatabase(file)
+  try {
+    sqlite.prepare('vacuum into ?').run(to)
+  } finally {
+    sqlite.close()
+  }
+  return to
+}
+
 /** The copy of a day, made once; the newest fourteen are kept. `day` as 2030-01-31. Null where there is one already. */
 export async function backUpDaily(file: string, day: string): Promise<string | null> {
   const folder = backupFolder(file)

@@ -24,16 +24,32 @@ function newestKnown(): number {
   return Math.max(...journal.entries.map(({ when }) => when))
 }
 
+/** When the newest migration a database has gone through was made; 0 where it has gone through none. */
+function newestIn(sqlite: SqliteDatabase.Database): number {
+  const kept = sqlite.prepare("select name from sqlite_master where name = '__drizzle_migrations'").get()
+  if (!kept) return 0
+  return (sqlite.prepare('select max(created_at) made from __drizzle_migrations').get() as { made: number })
+    .made
+}
+
+/** Whether opening a file will bring it to a newer schema, after which an older Regla can't read it any more. */
+export function wantsUpdate(file: string): boolean {
+  if (!existsSync(file) || statSync(file).size === 0) return false
+  const sqlite = new SqliteDatabase(file, { readonly: true })
+  try {
+    const made = newestIn(sqlite)
+    return made > 0 && made < newestKnown()
+  } finally {
+    sqlite.close()
+  }
+}
+
 /** Looks at a database file without writing to it: throws where it is newer than this program, or damaged. */
 export function lookAtDatabase(file: string): void {
   if (!existsSync(file) || statSync(file).size === 0) return
   const sqlite = new SqliteDatabase(file, { readonly: true })
   try {
-    const kept = sqlite.prepare("select name from sqlite_master where name = '__drizzle_migrations'").get()
-    const { made } = kept
-      ? (sqlite.prepare('select max(created_at) made from __drizzle_migrations').get() as { made: number })
-      : { made: 0 }
-    if (made > newestKnown()) throw new DatabaseError({ code: 'newer', file })
+    if (newestIn(sqlite) > newestKnown()) throw new DatabaseError({ code: 'newer', file })
     const found = sqlite.pragma('quick_check(1)', { simple: true }) as string
     if (found !== 'ok') throw new DatabaseError({ code: 'damaged', file, detail: found })
   } finally {

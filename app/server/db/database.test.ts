@@ -11,9 +11,9 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import SqliteDatabase from 'better-sqlite3'
 import { createJob, listJobs } from '../jobs.server'
-import { backUp, backUpDaily, backupFolder, restoreFrom } from './backups.server'
+import { backUp, backUpDaily, backupFolder, copyBeforeUpdate, restoreFrom } from './backups.server'
 import { claimDatabase } from './claim.server'
-import { checkpoint, openDatabase, sqliteOf } from './database.server'
+import { checkpoint, openDatabase, sqliteOf, wantsUpdate } from './database.server'
 import { DatabaseError, troubleOf } from './trouble.server'
 
 const newFile = () => join(mkdtempSync(join(tmpdir(), 'regla-')), 'regla.db')
@@ -128,6 +128,16 @@ describe('copies', () => {
     truncateSync(copy, 5_000)
     expect(() => restoreFrom(copy, file, 'now')).toThrow()
     expect(names(file)).toEqual(['Barn'])
+  })
+
+  test('before an update a copy is put aside that an older Regla can go on with', () => {
+    const file = newFile()
+    copyFileSync('tests/versions/database-1.sqlite', file)
+    expect(wantsUpdate(file)).toBe(true)
+    const copy = copyBeforeUpdate(file, '2030-01-31T10:00:00.000Z')
+    sqliteOf(openDatabase(file)).close()
+    expect([wantsUpdate(file), wantsUpdate(copy)]).toEqual([false, true])
+    expect(names(copy)).toEqual(names(file))
   })
 
   test('one a day, the newest fourteen kept', async () => {

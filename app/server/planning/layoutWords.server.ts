@@ -81,6 +81,7 @@ export function layoutPlanner(start: () => PlanningProcess = startProcess, deadl
         slow?.end()
         settle({ kind: 'tooLong' })
       }, deadline)
+      stop.unref()
       waiting = {
         ticket,
         settle: (words) => {
