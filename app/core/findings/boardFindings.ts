@@ -64,10 +64,10 @@ export function boardFindings(
   }
   const joint = inForce(wall.design).railJoint
   const other = joint === 'scarf' ? 'butt' : 'scarf'
+  const joined = new Set(pieces.flatMap(({ stripId, endsAt }) => (endsAt === 'joint' ? [stripId] : [])))
   for (const band of layout.bands) {
-    const of = pieces.filter((piece) => piece.stripId === band.id)
-    const parts = of.length
-    if (!of.some(({ endsAt }) => endsAt === 'joint')) continue
+    if (!joined.has(band.id)) continue
+    const parts = pieces.filter((piece) => piece.stripId === band.id).length
     findings.push({
       stage: 'buy',
       severity: 'note',

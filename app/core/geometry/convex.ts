@@ -1,9 +1,13 @@
 import { type Line, type Polygon, type Point, unitVector } from './point'
 
-/** Where a line runs inside a convex outline: distances along it, and the edges it enters and leaves by. */
-export interface Passage {
+/** Where a line runs inside a convex outline: distances along it. */
+export interface Span {
   readonly from: number
   readonly to: number
+}
+
+/** The same with the edges it enters and leaves by. */
+export interface Passage extends Span {
   readonly entry: Line
   readonly exit: Line
 }
@@ -12,36 +16,56 @@ function edgeLine(a: Point, b: Point): Line {
   return { through: a, directionDeg: (Math.atan2(b.y - a.y, b.x - a.x) * 180) / Math.PI }
 }
 
-/**
- * Clips a line with a convex counter-clockwise outline. Distances are measured from the line's point along its
- * direction. Null when it misses, or only touches.
- */
-export function passageThrough(line: Line, outline: Polygon): Passage | null {
-  const u = unitVector(line.directionDeg)
+interface Crossed extends Span {
+  /** The corners its edges begin at. */
+  readonly entryAt: number
+  readonly exitAt: number
+}
+
+function crossed({ through, directionDeg }: Line, outline: Polygon): Crossed | null {
+  const u = unitVector(directionDeg)
   let [from, to] = [-Infinity, Infinity]
-  let entry: Line | null = null
-  let exit: Line | null = null
-  for (const [i, a] of outline.entries()) {
-    const b = outline[(i + 1) % outline.length]
-    if (!b) continue
+  let [entryAt, exitAt] = [-1, -1]
+  for (let i = 0; i < outline.length; i++) {
+    const [a, b] = [outline[i], outline[i + 1 === outline.length ? 0 : i + 1]]
+    if (!a || !b) continue
     // outward normal of a counter-clockwise edge
-    const n = { x: b.y - a.y, y: a.x - b.x }
-    const towards = n.x * u.x + n.y * u.y
-    const gap = n.x * (a.x - line.through.x) + n.y * (a.y - line.through.y)
-    if (Math.abs(towards) < 1e-9 * Math.hypot(n.x, n.y)) {
+    const [nx, ny] = [b.y - a.y, a.x - b.x]
+    const towards = nx * u.x + ny * u.y
+    const gap = nx * (a.x - through.x) + ny * (a.y - through.y)
+    if (Math.abs(towards) < 1e-9 * Math.hypot(nx, ny)) {
       if (gap <= 0) return null
       continue
     }
     const t = gap / towards
     if (towards < 0 && t > from) {
       from = t
-      entry = edgeLine(a, b)
+      entryAt = i
     } else if (towards > 0 && t < to) {
       to = t
-      exit = edgeLine(a, b)
+      exitAt = i
     }
   }
-  return entry && exit && to - from > 1 ? { from, to, entry, exit } : null
+  return entryAt >= 0 && exitAt >= 0 && to - from > 1 ? { from, to, entryAt, exitAt } : null
+}
+
+/**
+ * Clips a line with a convex counter-clockwise outline. Distances are measured from the line's point along its
+ * direction. Null when it misses, or only touches.
+ */
+export function spanThrough(line: Line, outline: Polygon): Span | null {
+  return crossed(line, outline)
+}
+
+/** The same, with the edges it enters and leaves by. */
+export function passageThrough(line: Line, outline: Polygon): Passage | null {
+  const found = crossed(line, outline)
+  const edge = (at: number) => {
+    const [a, b] = [outline[at], outline[(at + 1) % outline.length]]
+    return a && b ? edgeLine(a, b) : null
+  }
+  const [entry, exit] = found ? [edge(found.entryAt), edge(found.exitAt)] : [null, null]
+  return found && entry && exit ? { from: found.from, to: found.to, entry, exit } : null
 }
 
 /** All corners of `b` lie beyond one side of `a`, or over it by no more than `by`. Both counter-clockwise. */

@@ -1,5 +1,5 @@
 import type { Design } from '~/model'
-import { type Line, movedFrom, passageThrough, unitVector } from '../geometry'
+import { type Line, movedFrom, passageThrough, type Span, spanThrough, unitVector } from '../geometry'
 import type { Obstacle } from '../survey/obstacles'
 import type { PieceSpec } from './piece'
 
@@ -34,6 +34,7 @@ function squareAcross(strip: Lie, at: number): Line {
 export function meetings(strip: Lie, obstacles: readonly Obstacle[]): Meeting[] {
   const { center, directionDeg } = strip
   const half = strip.faceWidth / 2
+  const limit = half - TOUCHING
   const u = unitVector(directionDeg)
   const lineAt = (left: number): Line => ({ through: movedFrom(center, directionDeg, 0, left), directionDeg })
   const met: Meeting[] = []
@@ -46,18 +47,22 @@ export function meetings(strip: Lie, obstacles: readonly Obstacle[]): Meeting[] 
       most = Math.max(most, offset)
     }
     if (most < TOUCHING - half || least > half - TOUCHING) continue
-    const left = passageThrough(lineAt(half - TOUCHING), obstacle.outline)
-    const right = passageThrough(lineAt(TOUCHING - half), obstacle.outline)
+    const left = passageThrough(lineAt(limit), obstacle.outline)
+    const right = passageThrough(lineAt(-limit), obstacle.outline)
+    let [from, to] = [Infinity, -Infinity]
+    const reach = (span: Span | null) => {
+      if (!span) return
+      from = Math.min(from, span.from)
+      to = Math.max(to, span.to)
+    }
+    // the farthest it reaches along the strip is at an edge, at a corner, or where it reaches deepest in
     const offsets = obstacle.outline.map(({ x, y }) => (y - center.y) * u.x - (x - center.x) * u.y)
     const across = [least + TOUCHING, most - TOUCHING, 0, ...offsets].map((at) =>
-      Math.min(Math.max(at, TOUCHING - half), half - TOUCHING),
+      Math.min(Math.max(at, -limit), limit),
     )
-    const passages = [...new Set(across)]
-      .map((at) => passageThrough(lineAt(at), obstacle.outline))
-      .filter((passage) => passage !== null)
-    if (passages.length === 0) continue
-    const from = Math.min(...passages.map((passage) => passage.from))
-    const to = Math.max(...passages.map((passage) => passage.to))
+    for (const at of new Set(across))
+      reach(at === limit ? left : at === -limit ? right : spanThrough(lineAt(at), obstacle.outline))
+    if (from === Infinity) continue
     const whole = left !== null && right !== null
     const sameEntry = whole && left.entry.directionDeg === right.entry.directionDeg
     const sameExit = whole && left.exit.directionDeg === right.exit.directionDeg
