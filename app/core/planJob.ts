@@ -9,7 +9,7 @@ import {
   spacerBlock,
   type StripMarks,
 } from './marks/runningMarks'
-import type { Notch } from './pieces'
+import type { Lap, Notch } from './pieces'
 import { type BoardIssue, type BoardPlan, boardRequests, planBoards, type SolveInteger } from './stock'
 
 /** A length in a plan file: exact, and as it is printed. */
@@ -32,6 +32,10 @@ function markedEdges({ near, center, far }: StripMarks, format: LengthFormat) {
 
 function saidNotch({ from, to, depth, edge }: Notch, format: LengthFormat) {
   return { from: said(from, format), to: said(to, format), depth: said(depth, format), edge }
+}
+
+function saidLap({ from, to, depth, outOf, with: strip }: Lap, format: LengthFormat) {
+  return { from: said(from, format), to: said(to, format), depth: said(depth, format), outOf, with: strip }
 }
 
 function saidBoards(result: Result<BoardPlan, BoardIssue>, format: LengthFormat) {
@@ -113,6 +117,7 @@ async function planWall(wall: WallDocument, settings: Settings, solve: SolveInte
       start: piece.start,
       end: piece.end,
       notches: piece.notches.map((notch) => saidNotch(notch, format)),
+      ...(piece.laps.length > 0 ? { laps: piece.laps.map((lap) => saidLap(lap, format)) } : {}),
       polygon: piece.polygon,
     })),
     cutList: plan.cutList.map((row) => ({
@@ -124,6 +129,7 @@ async function planWall(wall: WallDocument, settings: Settings, solve: SolveInte
       start: row.start,
       end: row.end,
       notches: row.notches.map((notch) => saidNotch(notch, format)),
+      ...(row.laps.length > 0 ? { laps: row.laps.map((lap) => saidLap(lap, format)) } : {}),
       pieces: row.pieceIds,
     })),
     boards: boards.map((result) => saidBoards(result, format)),

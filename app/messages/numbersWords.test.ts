@@ -15,6 +15,7 @@ import {
   hookName,
   jointTroubleText,
   knownCostText,
+  lapText,
   notchText,
   pieceName,
   shiftText,
@@ -180,4 +181,11 @@ test('every finding and way out of the kept walls has its sentence, with the num
       ),
     ),
   ).toContain('which caulk fills')
+})
+
+test('a half-lap is told from the end, the face or the back, and over the whole width', () => {
+  const lap = { from: inches(24), to: inches(27.5), depth: inches(3 / 8), outOf: 'face', with: 'x' } as const
+  expect(plain(lapText(lap, 90, w))).toBe(
+    'half-lap 3/8 deep out of the face, from 24 to 27 1/2 from the foot’s long point, over the whole width',
+  )
 })

@@ -1,6 +1,6 @@
 import type { SectionPlace } from '~/core/layout/layout'
 import type { HeightMark } from '~/core/marks/runningMarks'
-import { type EndCut, type Notch, type Piece, twoSawSettings } from '~/core/pieces'
+import { type EndCut, type Lap, type Notch, type Piece, twoSawSettings } from '~/core/pieces'
 import type { StripName } from '~/core/strips/stripId'
 import {
   formatLength,
@@ -225,6 +225,12 @@ function wallWords(directionDeg: number): { start: string; left: string; right: 
 export function notchText({ from, to, depth, edge }: Notch, directionDeg: number, w: Wording): string {
   const words = wallWords(directionDeg)
   return `notch ${say(depth, w)} deep out of the ${words[edge]} edge, from ${say(from, w)} to ${say(to, w)} from the ${words.start}’s long point`
+}
+
+/** Half-lap 3/8 deep out of the face, from 24 to 27 1/2 from the foot's long point, over the whole width. */
+export function lapText({ from, to, depth, outOf }: Lap, directionDeg: number, w: Wording): string {
+  const { start } = wallWords(directionDeg)
+  return `half-lap ${say(depth, w)} deep out of the ${outOf}, from ${say(from, w)} to ${say(to, w)} from the ${start}’s long point, over the whole width`
 }
 
 function degrees(deg: number): string {

@@ -48,8 +48,8 @@ function frameShape(length: LengthSchema) {
   return {
     /** More horizontals: mid rails, chair rail, picture rail, shelves. */
     rails: z.array(railSchema(length)).max(LIMITS.rails).default([]),
-    /** Which members run through where uprights and rails cross; `byStock` lets the longest board decide. */
-    through: z.enum(['uprights', 'rails', 'byStock']).default('byStock'),
+    /** Which members run through where uprights and rails cross; `byStock` lets the longest board decide, `lapped` halves both over one another. */
+    through: z.enum(['uprights', 'rails', 'byStock', 'lapped']).default('byStock'),
     /** How a rail longer than the boards is joined. */
     railJoint: z.enum(['scarf', 'butt']),
     /** What is done where battens are thicker than the trim they stand on or end at. */

@@ -31,9 +31,26 @@ function sameNotches(cut: Piece, wanted: Piece): boolean {
   )
 }
 
+/** The same laps: one in another place spoils the piece as a notch does. */
+function sameLaps(cut: Piece, wanted: Piece): boolean {
+  return (
+    cut.laps.length === wanted.laps.length &&
+    cut.laps.every((lap, i) => {
+      const other = wanted.laps[i]
+      return (
+        other?.outOf === lap.outOf &&
+        Math.abs(other.from - lap.from) <= SAME_WITHIN &&
+        Math.abs(other.to - lap.to) <= SAME_WITHIN &&
+        Math.abs(other.depth - lap.depth) <= SAME_WITHIN
+      )
+    })
+  )
+}
+
 function fits(cut: Piece, wanted: Piece): boolean {
   return (
     sameNotches(cut, wanted) &&
+    sameLaps(cut, wanted) &&
     Math.abs(cut.cutLength - wanted.cutLength) <= SAME_WITHIN &&
     cut.materialId === wanted.materialId &&
     endCutKey(cut.start) === endCutKey(wanted.start) &&
@@ -47,7 +64,7 @@ export function recutsBetween(before: readonly Piece[], after: readonly Piece[],
   const fresh = after.filter((piece) => {
     const known = cut.get(piece.id)
     const grows = known !== undefined && piece.cutLength > known.cutLength + SAME_WITHIN
-    return !known || grows || !sameNotches(known, piece)
+    return !known || grows || !sameNotches(known, piece) || !sameLaps(known, piece)
   })
   const recut = after.filter((piece) => {
     const known = cut.get(piece.id)

@@ -34,6 +34,8 @@ function overlappingStrips(pieces: readonly Piece[]): (readonly [string, string]
       const other = boxed[k]
       if (!other || other.box.left > box.right - TOUCHING) break
       if (other.box.bottom > box.top - TOUCHING || other.box.top < box.bottom + TOUCHING) continue
+      // halved over one another on purpose
+      if (piece.laps.some((lap) => lap.with === other.piece.stripId)) continue
       // strips that meet on a cut: most that come so far, and told apart at a glance
       if (liesApart(piece.face, other.piece.face, ON_A_CUT)) continue
       if (sharedArea(piece.polygon, other.piece.polygon) < SHARED_AREA) continue

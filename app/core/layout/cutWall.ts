@@ -14,5 +14,5 @@ export interface CutWall {
 /** Lays out a wall and cuts it: what a way out comes to, without the findings that would offer it. */
 export function cutWall({ wall, settings }: Workpiece): CutWall {
   const layout = layOut(wall.survey, inForce(wall.design), settings)
-  return { layout, pieces: cutStrips(layout.strips, layout, rulesOf(layout).through) }
+  return { layout, pieces: cutStrips(layout.strips, layout, rulesOf(layout).through(layout.design)) }
 }

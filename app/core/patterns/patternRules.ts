@@ -38,7 +38,7 @@ export interface PatternRules {
   /** The strips a layout consists of, before they meet anything. */
   readonly strips: (layout: LaidOut) => readonly Strip[]
   /** Who runs through where two of them cross. */
-  readonly through: ThroughRule
+  readonly through: (design: Design) => ThroughRule
   /** What a wall that is turned to it usually starts from. Common practice, no source. */
   readonly usual: (wall: { readonly survey: Survey }) => Partial<Design>
   /** Horizontals that come with it where the wall has none, and what goes with it when the wall is turned to another. */

@@ -1,6 +1,7 @@
 import { bandStrips } from '../layout/bandStrips'
 import type { Band, LaidOut, Upright } from '../layout/layout'
 import { uprightStrip } from '../layout/uprightStrip'
+import { byTier, type ThroughRule } from '../strips/crossings'
 import type { Strip } from '../strips/strip'
 import type { PatternRules } from './patternRules'
 
@@ -9,6 +10,13 @@ import type { PatternRules } from './patternRules'
  * rails run over its stiles, the rails between run from stile to stile, and what stands between lands on both.
  */
 export const TIERS = { frame: 0, outerRail: 1, side: 2, through: 3, rail: 4, upright: 5 }
+
+/** Rails and uprights run on where they cross, the rail over the upright; all else as by tier. */
+export const lapped: ThroughRule = (a, b, place) => {
+  if (a.tier === TIERS.rail && b.tier === TIERS.upright) return 'aOver'
+  if (a.tier === TIERS.upright && b.tier === TIERS.rail) return 'bOver'
+  return byTier(a, b, place)
+}
 
 /** What is left to the common way of uprights and horizontals, and which uprights close the layout at its sides. */
 interface Standing {

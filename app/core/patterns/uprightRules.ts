@@ -11,6 +11,7 @@ import {
 import { onTick } from '../edits/onTick'
 import { materialIn } from '../layout/field'
 import { byTier } from '../strips/crossings'
+import { lapped } from './standingStrips'
 import type { PatternRules } from './patternRules'
 
 /** Clear gaps near a wish, in inches, as a pattern usually starts with. */
@@ -100,7 +101,7 @@ export const UPRIGHT_RULES = {
   stripsOf: (count) => count,
   withGap,
   withHeight: (_, height) => ({ height }),
-  through: byTier,
+  through: ({ through }) => (through === 'lapped' ? lapped : byTier),
   standsFree: true,
   framesItself: false,
   border: () => 'none',

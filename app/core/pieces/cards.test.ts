@@ -2,7 +2,8 @@ import { inches, toInches } from '~/length'
 import { boundsOf, type Line, signedArea } from '../geometry'
 import { buildCutList } from './cutList'
 import { endCutKey, twoSawSettings } from './endCut'
-import { faceFromCard, isUpright, type Piece, type PieceSpec, placePiece } from './piece'
+import { faceFromCard } from './card'
+import { isUpright, type Piece, type PieceSpec, placePiece } from './piece'
 
 const spec = (more: Partial<PieceSpec> = {}): PieceSpec => ({
   id: 's',

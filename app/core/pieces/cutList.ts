@@ -1,8 +1,9 @@
 import type { Length } from '~/length'
 import { type EndCut, endCutKey } from './endCut'
-import type { Notch, Piece, PieceCard, Role } from './piece'
+import type { PieceCard } from './card'
+import type { Notch, Piece, Role } from './piece'
 
-/** Equal pieces, whatever their part: same material and face, same length, same end cuts, same notches. */
+/** Equal pieces, whatever their part: same material and face, same length, same end cuts, same notches and laps. */
 export interface CutRow extends PieceCard {
   /** Letters in the order of the parts, uprights first and what was added last: A, B, ... Z, AA. */
   readonly label: string
@@ -68,12 +69,14 @@ export function buildCutList(pieces: readonly Piece[]): CutRow[] {
       open.set(key, [begun, ...alike])
     }
   }
+  const places = new Map(pieces.map((piece, i) => [piece, i]))
+  const placeOf = (piece: Piece) => places.get(piece) ?? 0
   const rows = groups.flatMap((group) => {
     const [first] = group
     if (!first) return []
     const role = LETTERED.find((each) => group.some((piece) => piece.role === each)) ?? first.role
     // named in the order of the wall, not of nanometers
-    const inPlace = pieces.filter((piece) => group.includes(piece))
+    const inPlace = [...group].sort((a, b) => placeOf(a) - placeOf(b))
     return [{ first, role, pieceIds: inPlace.map((piece) => piece.id) }]
   })
   const lettered = [...rows].sort(
@@ -95,14 +98,16 @@ export function buildCutList(pieces: readonly Piece[]): CutRow[] {
     start: row.first.start,
     end: row.first.end,
     notches: row.first.notches,
+    laps: row.first.laps,
     pieceIds: row.pieceIds,
   }))
 }
 
 /** All that must be the same to the letter; lengths may be a rounding apart. */
-function cutKey({ materialId, faceWidth, start, end, notches }: Piece): string {
+function cutKey({ materialId, faceWidth, start, end, notches, laps }: Piece): string {
   const edges = notches.map(({ edge }) => edge).join()
-  return [materialId, faceWidth, endCutKey(start), endCutKey(end), edges].join(' ')
+  const sides = laps.map(({ outOf }) => outOf).join()
+  return [materialId, faceWidth, endCutKey(start), endCutKey(end), edges, sides].join(' ')
 }
 
 function sameLengths(a: Piece, b: Piece): boolean {
@@ -116,6 +121,15 @@ function sameLengths(a: Piece, b: Piece): boolean {
         near(notch.from, other.from) &&
         near(notch.to, other.to) &&
         near(notch.depth, other.depth)
+      )
+    }) &&
+    a.laps.every((lap, i) => {
+      const other = b.laps[i]
+      return (
+        other !== undefined &&
+        near(lap.from, other.from) &&
+        near(lap.to, other.to) &&
+        near(lap.depth, other.depth)
       )
     })
   )

@@ -1,5 +1,6 @@
 export * from './endCut'
 export * from './piece'
+export * from './card'
 export * from './splitRun'
 export * from './cutList'
 export * from './meetObstacles'

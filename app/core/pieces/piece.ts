@@ -1,4 +1,3 @@
-import polygonClipping from 'polygon-clipping'
 import { type Length, nearestNanometer } from '~/length'
 import {
   clipConvex,
@@ -8,11 +7,10 @@ import {
   movedFrom,
   type Point,
   type Polygon,
-  rectangle,
   roundPoint,
-  signedArea,
   unitVector,
 } from '../geometry'
+import { cutOut } from './cutOut'
 import { type EndCut, SQUARE } from './endCut'
 
 export const ROLES = [
@@ -52,6 +50,19 @@ export interface Notch {
   readonly edge: 'left' | 'right'
 }
 
+/**
+ * A part of the thickness taken out where another strip crosses, so that the two lie flush: from where to where from the
+ * start's long point, over the whole width, out of the face or out of the back.
+ */
+export interface Lap {
+  readonly from: Length
+  readonly to: Length
+  readonly depth: Length
+  readonly outOf: 'face' | 'back'
+  /** The strip that crosses there. */
+  readonly with: string
+}
+
 /** One piece of trim where it sits on the wall. The polygon is its visible face in wall units. */
 export interface Piece {
   readonly id: string
@@ -75,6 +86,8 @@ export interface Piece {
   readonly endsAt: EndsAt
   /** Cut out of an edge, to go round something. */
   readonly notches: readonly Notch[]
+  /** Taken out of its thickness, to lie flush with what crosses it. */
+  readonly laps: readonly Lap[]
   /** Visible face, long point to long point. */
   readonly longLength: Length
   /** Visible face, short point to short point. */
@@ -214,17 +227,6 @@ function faceCut(
   }
 }
 
-/** The face less its notches, by the polygon library. */
-function cutOut(face: Polygon, holes: readonly Polygon[]): Polygon {
-  if (holes.length === 0) return face
-  const ring = (polygon: Polygon): [number, number][] => polygon.map(({ x, y }) => [x, y])
-  const left = polygonClipping.difference([ring(face)], ...holes.map((hole) => [ring(hole)]))
-  const [largest] = left
-    .map(([outer = []]) => outer.slice(0, -1).map(([x, y]) => roundPoint({ x, y })))
-    .sort((a, b) => Math.abs(signedArea(b)) - Math.abs(signedArea(a)))
-  return largest ?? []
-}
-
 function hiddenBy(cut: EndCut): number {
   return cut.kind === 'scarf' || cut.kind === 'cornerMiter' ? cut.hidden : 0
 }
@@ -286,6 +288,7 @@ export function placePiece(spec: PieceSpec): Piece | null {
     polygon: cutOut(face, holes),
     face,
     notches,
+    laps: [],
     start,
     end,
     startsAt: spec.startsAt ?? 'open',
@@ -294,41 +297,4 @@ export function placePiece(spec: PieceSpec): Piece | null {
     shortLength: nearestNanometer(shortLength),
     cutLength: nearestNanometer(longLength + hiddenBy(start) + hiddenBy(end)),
   }
-}
-
-/** What a card says of a piece, and all it takes to cut its face. */
-export type PieceCard = Pick<Piece, 'longLength' | 'faceWidth' | 'start' | 'end' | 'notches'>
-
-/** How far behind the end's long point the face stops, from the right edge to the left: places across and setbacks. */
-function endPoints(cut: EndCut, width: number): readonly { readonly y: number; readonly back: number }[] {
-  if (cut.kind === 'twoCuts')
-    return [
-      { y: 0, back: cut.rightBack },
-      { y: width - cut.meetFromLeft, back: cut.meetBack },
-      { y: width, back: cut.leftBack },
-    ]
-  const miter = cut.kind === 'miter' ? width * Math.tan((cut.sawSettingDeg * Math.PI) / 180) : 0
-  const longEdge = cut.kind === 'miter' ? cut.longEdge : null
-  return [
-    { y: 0, back: longEdge === 'left' ? miter : 0 },
-    { y: width, back: longEdge === 'right' ? miter : 0 },
-  ]
-}
-
-/**
- * The face a sawyer gets from the card alone: long length, width, the two cuts and the notches, with the start's long
- * point at x = 0 and the strip lying along +x, its left edge up. The proof that the card says all there is to say.
- */
-export function faceFromCard({ longLength, faceWidth, start, end, notches }: PieceCard): Polygon {
-  const [rightStart, ...restOfStart] = endPoints(start, faceWidth).map(({ y, back }) => ({ x: back, y }))
-  const face = [
-    rightStart ?? { x: 0, y: 0 },
-    ...endPoints(end, faceWidth).map(({ y, back }) => ({ x: longLength - back, y })),
-    ...restOfStart.reverse(),
-  ]
-  const holes = notches.map(({ from, to, depth, edge }) => {
-    const [low, high] = edge === 'left' ? [faceWidth - depth, faceWidth * 2] : [-faceWidth, depth]
-    return rectangle(from, low, to, high)
-  })
-  return cutOut(face, holes)
 }

@@ -3,7 +3,8 @@ import fc from 'fast-check'
 import { inches, nanometers, toInches } from '~/length'
 import { boundsOf, movedFrom, type Point, signedArea, unitVector } from '../geometry'
 import { buildCutList, rowLabel } from './cutList'
-import { faceFromCard, type Piece, type PieceSpec, placePiece } from './piece'
+import { faceFromCard } from './card'
+import { type Piece, type PieceSpec, placePiece } from './piece'
 import { splitRun } from './splitRun'
 
 function slanted(directionDeg: number, run: number, width: number, startDeg = 90, endDeg = 90): PieceSpec {

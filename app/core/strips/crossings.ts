@@ -1,8 +1,11 @@
 import { type Point, unitVector } from '../geometry'
 import { reachOf, type Strip } from './strip'
 
-/** What happens where two strips cross: one runs through and the other lands on it, or both end there in a mitre. */
-export type Meets = 'a' | 'b' | 'miter'
+/**
+ * What happens where two strips cross: one runs through and the other lands on it, both end there in a mitre, or both run
+ * through, halved over one another.
+ */
+export type Meets = 'a' | 'b' | 'miter' | 'aOver' | 'bOver'
 
 /** Two strips that cross, by their places in the list, where their center lines do, and what happens there. */
 export interface Crossing {
@@ -72,8 +75,8 @@ export function crossingsOf(strips: readonly Strip[], rule: ThroughRule = byTier
 export function landsOn(count: number, crossings: readonly Crossing[]): number[][] {
   const lands: number[][] = Array.from({ length: count }, () => [])
   for (const { a, b, through } of crossings) {
-    if (through === 'miter') continue
-    lands[through === 'a' ? b : a]?.push(through === 'a' ? a : b)
+    if (through === 'a') lands[b]?.push(a)
+    if (through === 'b') lands[a]?.push(b)
   }
   return lands
 }

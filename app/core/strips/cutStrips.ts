@@ -15,6 +15,7 @@ import {
 } from '../pieces'
 import type { Obstacle } from '../survey/obstacles'
 import { crossingsOf, landsOn, type ThroughRule } from './crossings'
+import { lapPieces } from './laps'
 import { miterEnds } from './miterEnds'
 import { type Lie, specOf, type Strip } from './strip'
 
@@ -202,9 +203,9 @@ function named(stripId: string, cut: readonly { part: string; pieces: readonly P
 
 /**
  * Cuts a list of strips into pieces, in the order of the parts they play and of the list. Where two cross, the one the rule
- * sends through stops the other with its face, or both end in a mitre; the order of the list decides nothing.
+ * sends through stops the other with its face, both end in a mitre, or both run on, lapped; the order of the list decides nothing.
  */
-export function cutStrips(wanted: readonly Strip[], field: Field, rule?: ThroughRule): Piece[] {
+export function cutStrips(wanted: readonly Strip[], field: Field, rule?: ThroughRule): readonly Piece[] {
   const crossings = crossingsOf(wanted, rule)
   const strips = miterEnds(wanted, crossings)
   const lands = landsOn(strips.length, crossings)
@@ -225,7 +226,8 @@ export function cutStrips(wanted: readonly Strip[], field: Field, rule?: Through
     if (before) before.push({ part: strip.part, pieces })
     else cut.set(strip.id, [{ part: strip.part, pieces }])
   })
-  return [...cut]
+  const pieces = [...cut]
     .flatMap(([stripId, parts]) => named(stripId, parts))
     .sort((a, b) => ROLES.indexOf(a.role) - ROLES.indexOf(b.role))
+  return lapPieces(strips, crossings, pieces)
 }

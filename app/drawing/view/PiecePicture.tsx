@@ -34,6 +34,20 @@ export function PiecePicture({
     <svg width={width + 2} height={height + 2} viewBox={`0 0 ${width + 2} ${height + 2}`} aria-hidden="true">
       <polygon points={points} fill="var(--board)" stroke="var(--rod-edge)" />
       {ends}
+      {card.laps.map(({ from, to, outOf }) => (
+        <rect
+          key={from}
+          x={(from * scaleX + 1).toFixed(1)}
+          y={1}
+          width={((to - from) * scaleX).toFixed(1)}
+          height={height}
+          fill={outOf === 'face' ? 'var(--rod-edge)' : 'none'}
+          fillOpacity={0.45}
+          stroke="var(--rod-ink)"
+          strokeWidth={0.75}
+          strokeDasharray={outOf === 'face' ? 'none' : '3 2'}
+        />
+      ))}
     </svg>
   )
 }

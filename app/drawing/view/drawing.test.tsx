@@ -227,6 +227,7 @@ test('a piece is drawn from its card: a mitered end leans', () => {
     start: { kind: 'square' },
     end: { kind: 'miter', sawSettingDeg: 45, longEdge: 'left' },
     notches: [],
+    laps: [],
   } as const
   const { container } = render(<PiecePicture card={card} longest={inches(40)} width={200} />)
   const points = (container.querySelector('polygon')?.getAttribute('points') ?? '')

@@ -15,6 +15,7 @@ import {
   endCutName,
   fixingText,
   materialName,
+  lapText,
   notchText,
   pieceName,
   say,
@@ -105,6 +106,13 @@ export function CutStage() {
                       <PiecePicture card={row} longest={longest} width={170} />
                       <br />
                       <small>{rowNames(pieces, wording)}</small>
+                      {row.laps.map((lap, i) => (
+                        <p key={i} data-lap>
+                          <small>
+                            <Fractions text={lapText(lap, row.directionDeg, wording)} />
+                          </small>
+                        </p>
+                      ))}
                       {row.notches.map((notch, i) => (
                         <p key={i} data-notch>
                           <small>

@@ -76,6 +76,11 @@ export function GridSentence() {
           },
           { id: 'uprights', text: 'stiles run through' },
           { id: 'rails', text: 'rails run through' },
+          {
+            id: 'lapped',
+            text: 'both run through, halved',
+            hint: 'each loses half its thickness where they cross, rails from the back, stiles from the face',
+          },
         ]}
         onChange={(through) => patch({ through })}
       />

@@ -1,0 +1,47 @@
+import { type Polygon, rectangle } from '../geometry'
+import { cutOut } from './cutOut'
+import type { EndCut } from './endCut'
+import type { Piece } from './piece'
+
+/** What a card says of a piece, and all it takes to cut its face. */
+export type PieceCard = Pick<Piece, 'longLength' | 'faceWidth' | 'start' | 'end' | 'notches' | 'laps'>
+
+/** How far behind the end's long point the face stops, from the right edge to the left: places across and setbacks. */
+function endPoints(cut: EndCut, width: number): readonly { readonly y: number; readonly back: number }[] {
+  if (cut.kind === 'twoCuts')
+    return [
+      { y: 0, back: cut.rightBack },
+      { y: width - cut.meetFromLeft, back: cut.meetBack },
+      { y: width, back: cut.leftBack },
+    ]
+  const miter = cut.kind === 'miter' ? width * Math.tan((cut.sawSettingDeg * Math.PI) / 180) : 0
+  const longEdge = cut.kind === 'miter' ? cut.longEdge : null
+  return [
+    { y: 0, back: longEdge === 'left' ? miter : 0 },
+    { y: width, back: longEdge === 'right' ? miter : 0 },
+  ]
+}
+
+/**
+ * The face a sawyer gets from the card alone: long length, width, the two cuts and the notches, with the start's long
+ * point at x = 0 and the strip lying along +x, its left edge up. The proof that the card says all there is to say.
+ */
+export function faceFromCard({
+  longLength,
+  faceWidth,
+  start,
+  end,
+  notches,
+}: Omit<PieceCard, 'laps'>): Polygon {
+  const [rightStart, ...restOfStart] = endPoints(start, faceWidth).map(({ y, back }) => ({ x: back, y }))
+  const face = [
+    rightStart ?? { x: 0, y: 0 },
+    ...endPoints(end, faceWidth).map(({ y, back }) => ({ x: longLength - back, y })),
+    ...restOfStart.reverse(),
+  ]
+  const holes = notches.map(({ from, to, depth, edge }) => {
+    const [low, high] = edge === 'left' ? [faceWidth - depth, faceWidth * 2] : [-faceWidth, depth]
+    return rectangle(from, low, to, high)
+  })
+  return cutOut(face, holes)
+}
