@@ -36,7 +36,7 @@ export interface JobDetail {
 }
 
 /** How many jobs a page shows. */
-const JOBS_A_PAGE = 50
+const JOBS_A_PAGE = 40
 
 /** One page of jobs, newest first; those put away or those at hand, found by name or client. Pages count from 1. */
 export function listJobs(
