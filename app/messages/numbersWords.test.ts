@@ -15,7 +15,7 @@ import {
   hookName,
   jointTroubleText,
   knownCostText,
-  lapText,
+  lapTexts,
   notchText,
   pieceName,
   shiftText,
@@ -183,9 +183,11 @@ test('every finding and way out of the kept walls has its sentence, with the num
   ).toContain('which caulk fills')
 })
 
-test('a half-lap is told from the end, the face or the back, and over the whole width', () => {
-  const lap = { from: inches(24), to: inches(27.5), depth: inches(3 / 8), outOf: 'face', with: 'x' } as const
-  expect(plain(lapText(lap, 90, w))).toBe(
-    'half-lap 3/8 deep out of the face, from 24 to 27 1/2 from the foot’s long point, over the whole width',
-  )
+test('half-laps are told from the end, by side and depth, each with its place', () => {
+  const at = (from: number, outOf: 'face' | 'back') =>
+    ({ from: inches(from), to: inches(from + 3.5), depth: inches(3 / 8), outOf, with: 'x' }) as const
+  expect(lapTexts([at(24, 'face'), at(40, 'back'), at(51.5, 'face')], 90, w).map(plain)).toEqual([
+    '2 half-laps 3/8 deep out of the face, over the whole width, from the foot’s long point: 24 to 27 1/2, 51 1/2 to 55',
+    'half-lap 3/8 deep out of the back, over the whole width, from the foot’s long point: 40 to 43 1/2',
+  ])
 })

@@ -227,10 +227,22 @@ export function notchText({ from, to, depth, edge }: Notch, directionDeg: number
   return `notch ${say(depth, w)} deep out of the ${words[edge]} edge, from ${say(from, w)} to ${say(to, w)} from the ${words.start}’s long point`
 }
 
-/** Half-lap 3/8 deep out of the face, from 24 to 27 1/2 from the foot's long point, over the whole width. */
-export function lapText({ from, to, depth, outOf }: Lap, directionDeg: number, w: Wording): string {
+/** Half-laps 3/8 deep out of the face, over the whole width, from the foot's long point: 24 to 27 1/2, 51 1/2 to 55. One line a depth and side. */
+export function lapTexts(laps: readonly Lap[], directionDeg: number, w: Wording): string[] {
   const { start } = wallWords(directionDeg)
-  return `half-lap ${say(depth, w)} deep out of the ${outOf}, from ${say(from, w)} to ${say(to, w)} from the ${start}’s long point, over the whole width`
+  const alike = new Map<string, Lap[]>()
+  for (const lap of laps) {
+    const key = `${lap.outOf} ${lap.depth}`
+    alike.set(key, [...(alike.get(key) ?? []), lap])
+  }
+  return [...alike.values()].flatMap((list) => {
+    const [first] = list
+    if (!first) return []
+    const places = list.map(({ from, to }) => `${say(from, w)} to ${say(to, w)}`).join(', ')
+    return [
+      `${list.length === 1 ? 'half-lap' : `${list.length} half-laps`} ${say(first.depth, w)} deep out of the ${first.outOf}, over the whole width, from the ${start}’s long point: ${places}`,
+    ]
+  })
 }
 
 function degrees(deg: number): string {

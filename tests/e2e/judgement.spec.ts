@@ -250,3 +250,24 @@ test('the demo’s other patterns: boxes up a stair, a slat screen on a part of 
   await expect(page.getByText(/^Picture rail of/)).toHaveCount(0)
   await expectAccessible(page)
 })
+
+test('a grid halved where it crosses: rails and stiles run on, each told where and how deep', async ({
+  page,
+}) => {
+  const job = await newJob(page, EMPTY_URL, 'Halved grid')
+  await newWall(page, job, { room: 'Test', name: 'Ten feet', width: '120', height: '86' })
+  await choosePattern(page, 'Grid')
+  await pickWord(page, 'How they are spaced', /equal gaps by count/)
+  await page.getByRole('textbox', { name: 'Number of stiles' }).fill('4')
+  await page.keyboard.press('Tab')
+  await pickWord(page, 'What runs through', /both run through, halved/)
+  await openStage(page, 'Cut')
+  const rows = page.getByRole('table').first().locator('tr')
+  // border 3 1/2 all round, three rows of 24: worked by hand
+  const stiles = rows.filter({ hasText: '2 half-laps 3/8 deep out of the face' })
+  await expect(stiles).toContainText('24 to 27 1/2, 51 1/2 to 55')
+  await expect(stiles.locator('td.number').first()).toHaveText('79')
+  const rails = rows.filter({ hasText: '2 half-laps 3/8 deep out of the back' })
+  await expect(rails.locator('td.number').first()).toHaveText('113')
+  await expect(rails).toContainText('× 2')
+})

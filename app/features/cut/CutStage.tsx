@@ -15,7 +15,7 @@ import {
   endCutName,
   fixingText,
   materialName,
-  lapText,
+  lapTexts,
   notchText,
   pieceName,
   say,
@@ -106,10 +106,10 @@ export function CutStage() {
                       <PiecePicture card={row} longest={longest} width={170} />
                       <br />
                       <small>{rowNames(pieces, wording)}</small>
-                      {row.laps.map((lap, i) => (
-                        <p key={i} data-lap>
+                      {lapTexts(row.laps, row.directionDeg, wording).map((text) => (
+                        <p key={text} data-lap>
                           <small>
-                            <Fractions text={lapText(lap, row.directionDeg, wording)} />
+                            <Fractions text={text} />
                           </small>
                         </p>
                       ))}
