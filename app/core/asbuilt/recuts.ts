@@ -1,5 +1,5 @@
 import type { Settings } from '~/model'
-import { buildCutList, endCutKey, type Piece } from '../pieces'
+import { buildCutList, endCutKey, type Piece, SAME_WITHIN, sameRecesses } from '../pieces'
 import { boardRequests, planBoardsQuickly } from '../stock'
 
 /** What a change costs whose pieces are cut already. */
@@ -12,45 +12,9 @@ export interface Recuts {
   readonly cost: number | null
 }
 
-/** Two nanometers are the rounding of one figure. */
-const SAME_WITHIN = 2
-
-/** The same notches: one in another place spoils the piece, whatever its length. */
-function sameNotches(cut: Piece, wanted: Piece): boolean {
-  return (
-    cut.notches.length === wanted.notches.length &&
-    cut.notches.every((notch, i) => {
-      const other = wanted.notches[i]
-      return (
-        other?.edge === notch.edge &&
-        Math.abs(other.from - notch.from) <= SAME_WITHIN &&
-        Math.abs(other.to - notch.to) <= SAME_WITHIN &&
-        Math.abs(other.depth - notch.depth) <= SAME_WITHIN
-      )
-    })
-  )
-}
-
-/** The same laps: one in another place spoils the piece as a notch does. */
-function sameLaps(cut: Piece, wanted: Piece): boolean {
-  return (
-    cut.laps.length === wanted.laps.length &&
-    cut.laps.every((lap, i) => {
-      const other = wanted.laps[i]
-      return (
-        other?.outOf === lap.outOf &&
-        Math.abs(other.from - lap.from) <= SAME_WITHIN &&
-        Math.abs(other.to - lap.to) <= SAME_WITHIN &&
-        Math.abs(other.depth - lap.depth) <= SAME_WITHIN
-      )
-    })
-  )
-}
-
 function fits(cut: Piece, wanted: Piece): boolean {
   return (
-    sameNotches(cut, wanted) &&
-    sameLaps(cut, wanted) &&
+    sameRecesses(cut, wanted) &&
     Math.abs(cut.cutLength - wanted.cutLength) <= SAME_WITHIN &&
     cut.materialId === wanted.materialId &&
     endCutKey(cut.start) === endCutKey(wanted.start) &&
@@ -64,7 +28,7 @@ export function recutsBetween(before: readonly Piece[], after: readonly Piece[],
   const fresh = after.filter((piece) => {
     const known = cut.get(piece.id)
     const grows = known !== undefined && piece.cutLength > known.cutLength + SAME_WITHIN
-    return !known || grows || !sameNotches(known, piece) || !sameLaps(known, piece)
+    return !known || grows || !sameRecesses(known, piece)
   })
   const recut = after.filter((piece) => {
     const known = cut.get(piece.id)

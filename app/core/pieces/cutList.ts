@@ -1,7 +1,8 @@
 import type { Length } from '~/length'
 import { type EndCut, endCutKey } from './endCut'
 import type { PieceCard } from './card'
-import type { Notch, Piece, Role } from './piece'
+import type { Piece, Role } from './piece'
+import { SAME_WITHIN, sameRecesses } from './sameRecesses'
 
 /** Equal pieces, whatever their part: same material and face, same length, same end cuts, same notches and laps. */
 export interface CutRow extends PieceCard {
@@ -41,9 +42,6 @@ export function rowLabel(index: number): string {
   const letter = String.fromCharCode(65 + (index % 26))
   return index < 26 ? letter : rowLabel(Math.floor(index / 26) - 1) + letter
 }
-
-/** Two nanometers apart is the rounding of one figure, not two lengths. */
-const SAME_WITHIN = 2
 
 /** Longest first. */
 function byLength(a: { readonly cutLength: number }, b: { readonly cutLength: number }): number {
@@ -104,33 +102,10 @@ export function buildCutList(pieces: readonly Piece[]): CutRow[] {
 }
 
 /** All that must be the same to the letter; lengths may be a rounding apart. */
-function cutKey({ materialId, faceWidth, start, end, notches, laps }: Piece): string {
-  const edges = notches.map(({ edge }) => edge).join()
-  const sides = laps.map(({ outOf }) => outOf).join()
-  return [materialId, faceWidth, endCutKey(start), endCutKey(end), edges, sides].join(' ')
+function cutKey({ materialId, faceWidth, start, end }: Piece): string {
+  return [materialId, faceWidth, endCutKey(start), endCutKey(end)].join(' ')
 }
 
 function sameLengths(a: Piece, b: Piece): boolean {
-  const near = (p: number, q: number) => Math.abs(p - q) <= SAME_WITHIN
-  return (
-    near(a.cutLength, b.cutLength) &&
-    a.notches.every((notch, i) => {
-      const other: Notch | undefined = b.notches[i]
-      return (
-        other !== undefined &&
-        near(notch.from, other.from) &&
-        near(notch.to, other.to) &&
-        near(notch.depth, other.depth)
-      )
-    }) &&
-    a.laps.every((lap, i) => {
-      const other = b.laps[i]
-      return (
-        other !== undefined &&
-        near(lap.from, other.from) &&
-        near(lap.to, other.to) &&
-        near(lap.depth, other.depth)
-      )
-    })
-  )
+  return Math.abs(a.cutLength - b.cutLength) <= SAME_WITHIN && sameRecesses(a, b)
 }
