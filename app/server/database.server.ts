@@ -7,6 +7,7 @@ import { type Claim, claimDatabase } from './db/claim.server'
 import {
   checkpoint,
   type Database,
+  giveBackRoom,
   lookAtDatabase,
   openDatabase,
   sqliteOf,
@@ -30,17 +31,23 @@ interface Open {
 // hot reload makes this module anew; the open handle must live on
 const kept = globalThis as { reglaDatabase?: Open | null }
 
-/** What is done now and then: the day's copy, thinning. A miss is said on the console and tried again an hour later. */
-async function care(db: Database): Promise<void> {
+/** What is done beside the work must not end it: a miss is said on the console, and tried again the next time. */
+function beside(what: string, work: () => unknown): void {
+  const missed = (error: unknown) =>
+    console.error(`${databaseFile()}: ${what} was missed:`, error instanceof Error ? error.message : error)
   try {
-    thinRevisions(db, Date.now())
-    await backUpDaily(databaseFile(), new Date().toISOString().slice(0, 10))
+    void Promise.resolve(work()).catch(missed)
   } catch (error) {
-    console.error(
-      `The day’s copy of ${databaseFile()} was not made:`,
-      error instanceof Error ? error.message : error,
-    )
+    missed(error)
   }
+}
+
+/** What is done now and then: the day's copy, and then, with that in hand, thinning. */
+async function care(db: Database): Promise<void> {
+  await backUpDaily(databaseFile(), new Date().toISOString().slice(0, 10))
+  if (kept.reglaDatabase?.db !== db) return
+  await thinRevisions(db, Date.now())
+  giveBackRoom(db)
 }
 
 function every(ms: number, work: () => void): NodeJS.Timeout {
@@ -58,9 +65,12 @@ function open(): Database {
     lookAtDatabase(file)
     if (wantsUpdate(file)) copyBeforeUpdate(file, new Date().toISOString())
     const db = openDatabase(file)
-    const timers = [every(CHECKPOINT_EVERY, () => checkpoint(db)), every(CARE_EVERY, () => void care(db))]
+    const timers = [
+      every(CHECKPOINT_EVERY, () => beside('writing into the main file', () => checkpoint(db))),
+      every(CARE_EVERY, () => beside('the day’s copy', () => care(db))),
+    ]
     kept.reglaDatabase = { db, claim, timers }
-    void care(db)
+    beside('the day’s copy', () => care(db))
     return db
   } catch (error) {
     claim.release()

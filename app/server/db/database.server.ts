@@ -97,6 +97,17 @@ export function inTransaction<T>(db: Database, work: (tx: Database) => T): T {
   return db.transaction(work, { behavior: 'immediate' })
 }
 
+/** Less than this many bytes are kept for what comes next. */
+const ROOM_KEPT = 20_000_000
+
+/** Gives back to the disk what thinning left empty, where that is more than half of the file. */
+export function giveBackRoom(db: Database): void {
+  const sqlite = sqliteOf(db)
+  const of = (what: string) => sqlite.pragma(what, { simple: true }) as number
+  const [empty, all] = [of('freelist_count'), of('page_count')]
+  if (empty * 2 > all && empty * of('page_size') > ROOM_KEPT) sqlite.exec('vacuum')
+}
+
 /** Brings what stands in the write-ahead log into the main file. */
 export function checkpoint(db: Database): void {
   sqliteOf(db).pragma('wal_checkpoint(TRUNCATE)')

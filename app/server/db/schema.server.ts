@@ -1,10 +1,14 @@
 import { type AnySQLiteColumn, index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core'
 
 /** A versioned JSON document; `head` is the revision that counts. */
-export const documents = sqliteTable('documents', {
-  id: text('id').primaryKey(),
-  head: integer('head').references((): AnySQLiteColumn => revisions.id),
-})
+export const documents = sqliteTable(
+  'documents',
+  {
+    id: text('id').primaryKey(),
+    head: integer('head').references((): AnySQLiteColumn => revisions.id),
+  },
+  (table) => [index('documents_by_head').on(table.head)],
+)
 
 /** How a change stands: `made` with its documents, `done` or `undone` by its page, `left` behind by a newer one, or a step back or forward. */
 export const CHANGE_STATES = ['made', 'done', 'undone', 'left', 'step'] as const
@@ -47,6 +51,8 @@ export const revisions = sqliteTable(
   (table) => [
     index('revisions_by_document').on(table.documentId),
     index('revisions_by_change').on(table.change),
+    // a revision that gives way is looked for among those made from it
+    index('revisions_by_parent').on(table.parent),
   ],
 )
 

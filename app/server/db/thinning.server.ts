@@ -26,15 +26,18 @@ function periodOf({ page, made }: Row, now: number): string | null {
   return `${page} ${length} ${Math.floor(made / length)}`
 }
 
-/** The revisions of a document that may be thinned, oldest first. A document's first and its newest are not among them. */
-function thinnable(db: Database, document: string, before: number): Row[] {
+/** How many revisions are looked at in one go: a save waits for no more. */
+const AT_ONCE = 200
+
+/** The revisions of a document that may be thinned, oldest first from `after` on. Its first and its newest are not among them. */
+function thinnable(db: Database, document: string, before: number, after: number): Row[] {
   return db.all<Row>(sql`
     select r.id, r.parent, r.change, c.page, c.state, r.created_at as made,
       r.body = (select body from revisions where id = r.parent) as same
     from revisions r join changes c on c.id = r.change
-    where r.document_id = ${document} and r.created_at < ${before} and r.parent is not null
+    where r.document_id = ${document} and r.id > ${after} and r.created_at < ${before} and r.parent is not null
       and r.id <> (select head from documents where id = r.document_id)
-    order by r.id`)
+    order by r.id limit ${AT_ONCE}`)
 }
 
 /**
@@ -48,9 +51,9 @@ function givesWay(row: Row, next: Row): boolean {
   return next.state !== 'done' || row.same === 1
 }
 
-/** Takes out of a document's history what may give way; returns how many went. */
-function thinOnce(db: Database, document: string, now: number): number {
-  const rows = thinnable(db, document, now - KEPT_WHOLE)
+/** Takes out of a stretch of a document's history what may give way; how many went, and where to go on. */
+function thinStretch(db: Database, document: string, now: number, after: number) {
+  const rows = thinnable(db, document, now - KEPT_WHOLE, after)
   let gone = 0
   for (let i = 0; i < rows.length - 1; i++) {
     const [row, next] = [rows[i], rows[i + 1]]
@@ -62,28 +65,41 @@ function thinOnce(db: Database, document: string, now: number): number {
     rows[i + 1] = { ...next, parent: row.parent, same: 0 }
     gone += 1
   }
-  return gone
+  // the last is looked at once more, with what follows it
+  const last = rows.at(-1)
+  return { gone, goOn: rows.length === AT_ONCE && last ? last.id - 1 : null }
 }
 
+const others = () => new Promise((done) => setImmediate(done))
+
 /** Thins the revisions of one document until nothing more gives way: a step that is gone brings others together. */
-function thinDocument(db: Database, document: string, now: number): number {
+async function thinDocument(db: Database, document: string, now: number): Promise<number> {
   let gone = 0
-  for (let more = thinOnce(db, document, now); more > 0; more = thinOnce(db, document, now)) gone += more
+  for (let more = true; more;) {
+    more = false
+    for (let from: number | null = 0; from !== null;) {
+      const after: number = from
+      const stretch = inTransaction(db, (tx) => thinStretch(tx, document, now, after))
+      gone += stretch.gone
+      more ||= stretch.gone > 0
+      from = stretch.goOn
+      await others()
+    }
+  }
   return gone
 }
 
 /**
  * Thins the revisions of all documents: saves of one document on one page within a period come to the last of them, and undo
- * goes back to what was before the first. What can still be redone is left alone. Returns how many went. `now` in
- * milliseconds since 1970.
+ * goes back to what was before the first. What can still be redone is left alone. Others are served in between. Returns how
+ * many went. `now` in milliseconds since 1970.
  */
-export function thinRevisions(db: Database, now: number): number {
+export async function thinRevisions(db: Database, now: number): Promise<number> {
   const old = db.all<{ id: string }>(sql`
     select document_id as id from revisions where created_at < ${now - KEPT_WHOLE}
     group by document_id having count(*) > 2`)
   let gone = 0
-  // a document at a time, so that nobody's save waits for all of them
-  for (const { id } of old) gone += inTransaction(db, (tx) => thinDocument(tx, id, now))
+  for (const { id } of old) gone += await thinDocument(db, id, now)
   if (gone > 0)
     db.run(sql`delete from changes where state <> 'undone'
       and not exists (select 1 from revisions where revisions.change = changes.id)`)

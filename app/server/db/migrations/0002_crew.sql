@@ -27,4 +27,6 @@ CREATE TABLE `sessions` (
 --> statement-breakpoint
 CREATE INDEX `sessions_by_member` ON `sessions` (`member_id`);--> statement-breakpoint
 ALTER TABLE `acts` ADD `member` text REFERENCES members(id);--> statement-breakpoint
-ALTER TABLE `changes` ADD `member` text REFERENCES members(id);
+ALTER TABLE `changes` ADD `member` text REFERENCES members(id);--> statement-breakpoint
+CREATE INDEX `documents_by_head` ON `documents` (`head`);--> statement-breakpoint
+CREATE INDEX `revisions_by_parent` ON `revisions` (`parent`);
