@@ -59,8 +59,7 @@ if (check('build', 'npx', ['react-router', 'build'], { NODE_ENV: 'production' })
     passed: stats.expected,
     failed: stats.unexpected + stats.flaky,
   }))
-}
-else results.failed++
+} else results.failed++
 
 console.log(`\n${results.passed} passed, ${results.failed} failed`)
 process.exit(results.failed === 0 ? 0 : 1)

@@ -15,7 +15,9 @@ function note(what: string, came: string, good: boolean): void {
   console.log(`${good ? 'holds ' : 'FAILS '} ${what}: ${came}`)
 }
 function noteTally(what: string, { sent, statuses, faults, slow }: Tally, more = '', moreGood = true): void {
-  const said = Object.entries(statuses).map(([status, count]) => `${count} × ${status}`)
+  const said = Object.entries(statuses).map(([status, count]) =>
+    status === '-1' ? `${count} that cannot be written as a request` : `${count} × ${status}`,
+  )
   note(
     what,
     `${sent} sent, ${faults.length} faults, ${slow.length} over 2 s${more}; ${said.join(', ')}`,
