@@ -14,7 +14,7 @@ import {
   wantsUpdate,
 } from './db/database.server'
 import { thinRevisions } from './db/thinning.server'
-import { DatabaseError, troubleOf } from './db/trouble.server'
+import { troubleOf } from './db/trouble.server'
 
 const CHECKPOINT_EVERY = 5 * 60_000
 const CARE_EVERY = 60 * 60_000
@@ -97,8 +97,9 @@ export function openAtStart(then: (db: Database) => void): void {
   try {
     then(open())
   } catch (error) {
-    if (!(error instanceof DatabaseError)) throw error
-    console.error(databaseText(error.trouble))
+    const trouble = troubleOf(error, databaseFile())
+    if (!trouble) throw error
+    console.error(databaseText(trouble))
   }
 }
 
