@@ -34,8 +34,9 @@ function saidNotch({ from, to, depth, edge }: Notch, format: LengthFormat) {
   return { from: said(from, format), to: said(to, format), depth: said(depth, format), edge }
 }
 
-function saidLap({ from, to, depth, outOf, with: strip }: Lap, format: LengthFormat) {
-  return { from: said(from, format), to: said(to, format), depth: said(depth, format), outOf, with: strip }
+function saidLap({ from, to, lean, depth, outOf, with: strip }: Lap, format: LengthFormat) {
+  const places = { from: said(from, format), to: said(to, format), lean: said(lean, format) }
+  return { ...places, depth: said(depth, format), outOf, with: strip }
 }
 
 function saidBoards(result: Result<BoardPlan, BoardIssue>, format: LengthFormat) {

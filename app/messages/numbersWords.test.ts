@@ -185,9 +185,20 @@ test('every finding and way out of the kept walls has its sentence, with the num
 
 test('half-laps are told from the end, by side and depth, each with its place', () => {
   const at = (from: number, outOf: 'face' | 'back') =>
-    ({ from: inches(from), to: inches(from + 3.5), depth: inches(3 / 8), outOf, with: 'x' }) as const
+    ({
+      from: inches(from),
+      to: inches(from + 3.5),
+      lean: inches(0),
+      depth: inches(3 / 8),
+      outOf,
+      with: 'x',
+    }) as const
   expect(lapTexts([at(24, 'face'), at(40, 'back'), at(51.5, 'face')], 90, w).map(plain)).toEqual([
     '2 half-laps 3/8 deep out of the face, over the whole width, from the foot’s long point: 24 to 27 1/2, 51 1/2 to 55',
     'half-lap 3/8 deep out of the back, over the whole width, from the foot’s long point: 40 to 43 1/2',
+  ])
+  const slanted = { ...at(24, 'face'), lean: inches(-1 / 8) }
+  expect(lapTexts([slanted], 0, w).map(plain)).toEqual([
+    'half-lap 3/8 deep out of the face, over the whole width, from the left end’s long point along the upper edge, 1/8 further back along the lower: 24 to 27 1/2',
   ])
 })

@@ -229,18 +229,22 @@ export function notchText({ from, to, depth, edge }: Notch, directionDeg: number
 
 /** Half-laps 3/8 deep out of the face, over the whole width, from the foot's long point: 24 to 27 1/2, 51 1/2 to 55. One line a depth and side. */
 export function lapTexts(laps: readonly Lap[], directionDeg: number, w: Wording): string[] {
-  const { start } = wallWords(directionDeg)
+  const { start, left, right } = wallWords(directionDeg)
   const alike = new Map<string, Lap[]>()
   for (const lap of laps) {
-    const key = `${lap.outOf} ${lap.depth}`
+    const key = `${lap.outOf} ${lap.depth} ${lap.lean}`
     alike.set(key, [...(alike.get(key) ?? []), lap])
   }
+  const leans = (lean: number) =>
+    lean === 0
+      ? ''
+      : ` along the ${left} edge, ${say(Math.abs(lean), w)} ${lean > 0 ? 'further on' : 'further back'} along the ${right}`
   return [...alike.values()].flatMap((list) => {
     const [first] = list
     if (!first) return []
     const places = list.map(({ from, to }) => `${say(from, w)} to ${say(to, w)}`).join(', ')
     return [
-      `${list.length === 1 ? 'half-lap' : `${list.length} half-laps`} ${say(first.depth, w)} deep out of the ${first.outOf}, over the whole width, from the ${start}’s long point: ${places}`,
+      `${list.length === 1 ? 'half-lap' : `${list.length} half-laps`} ${say(first.depth, w)} deep out of the ${first.outOf}, over the whole width, from the ${start}’s long point${leans(first.lean)}: ${places}`,
     ]
   })
 }

@@ -8,7 +8,6 @@ import {
   checkpoint,
   type Database,
   giveBackRoom,
-  lookAtDatabase,
   openDatabase,
   sqliteOf,
   wantsUpdate,
@@ -62,7 +61,6 @@ function open(): Database {
   mkdirSync(dirname(file), { recursive: true })
   const claim = claimDatabase(file)
   try {
-    lookAtDatabase(file)
     if (wantsUpdate(file)) copyBeforeUpdate(file, new Date().toISOString())
     const db = openDatabase(file)
     const timers = [

@@ -166,3 +166,12 @@ export function writeDocument(
 ): void {
   append(db, documentId, headOf(db, documentId).id, change, body)
 }
+
+/** Leaves the changes behind that made these revisions: they are neither undone nor redone any more. */
+export function leaveChanges(db: Database, made: readonly number[]): void {
+  const of = db
+    .select({ change: revisions.change })
+    .from(revisions)
+    .where(inArray(revisions.id, [...made]))
+  db.update(changes).set({ state: 'left' }).where(inArray(changes.id, of)).run()
+}

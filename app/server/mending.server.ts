@@ -3,7 +3,14 @@ import { computePlan } from '~/core/computePlan'
 import { fileProblemText, mendingText } from '~/messages'
 import { type Bodies, type DocumentKind, parseBody, type StoredDocument, workpieceOf } from '~/model'
 import { type Database, inTransaction } from './db/database.server'
-import { type Kept, keptRevisions, newChange, readableDocument, writeDocument } from './documents.server'
+import {
+  type Kept,
+  keptRevisions,
+  leaveChanges,
+  newChange,
+  readableDocument,
+  writeDocument,
+} from './documents.server'
 import { type Page, type PageDocument, pageOfWall, wallsOfJob } from './pages.server'
 
 /** How many revisions back it is looked for one that can be shown. */
@@ -98,7 +105,13 @@ export function goBackToShown(db: Database, page: Page, member: string | null = 
       if (planTrouble(documents) === null) {
         const change = newChange(tx, page.key, 'step', null, member)
         documents.forEach(({ id, body }, i) => {
-          if (at[i] !== 0) writeDocument(tx, id, body as Bodies[DocumentKind], change)
+          if (at[i] === 0) return
+          // what is gone back over is nothing to undo any more
+          leaveChanges(
+            tx,
+            (lists[i] ?? []).slice(0, at[i]).map(({ revision }) => revision),
+          )
+          writeDocument(tx, id, body as Bodies[DocumentKind], change)
         })
         return true
       }

@@ -64,6 +64,17 @@ describe('a wall that can’t be shown', () => {
     expect(exportJob(db, jobId)?.rooms[0]?.walls).toHaveLength(2)
   })
 
+  test('gone back, undo goes on to what was before that', async () => {
+    const { db, bad, page, spoil } = await twoWalls()
+    await wallWindow(db, bad).change('survey', (survey) => ({ ...survey, width: inches(150) }))
+    spoil("'{}'")
+    expect(goBackToShown(db, page())).toBe(true)
+    const window = wallWindow(db, bad)
+    expect(window.body('survey').width).toBe(inches(140))
+    await window.saver.step('undo')
+    expect(window.body('survey').width).toBe(inches(120))
+  })
+
   test('nothing can be gone back to: it says so and leaves all as it is', async () => {
     const { db, page, spoil } = await twoWalls()
     spoil("'{}'")

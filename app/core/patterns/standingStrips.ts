@@ -11,11 +11,15 @@ import type { PatternRules } from './patternRules'
  */
 export const TIERS = { frame: 0, outerRail: 1, side: 2, through: 3, rail: 4, upright: 5 }
 
+/** Plain stuff that lies with its width on the wall: a shelf or a profile can't be halved. */
+function canBeHalved({ role, faceWidth, material, tier }: Strip): boolean {
+  return faceWidth === material.width && (tier === TIERS.upright || (tier === TIERS.rail && role === 'rail'))
+}
+
 /** Rails and uprights run on where they cross, the rail over the upright; all else as by tier. */
 export const lapped: ThroughRule = (a, b, place) => {
-  if (a.tier === TIERS.rail && b.tier === TIERS.upright) return 'aOver'
-  if (a.tier === TIERS.upright && b.tier === TIERS.rail) return 'bOver'
-  return byTier(a, b, place)
+  if (a.tier === b.tier || !canBeHalved(a) || !canBeHalved(b)) return byTier(a, b, place)
+  return a.tier === TIERS.rail ? 'aOver' : 'bOver'
 }
 
 /** What is left to the common way of uprights and horizontals, and which uprights close the layout at its sides. */

@@ -52,11 +52,13 @@ export interface Notch {
 
 /**
  * A part of the thickness taken out where another strip crosses, so that the two lie flush: from where to where from the
- * start's long point, over the whole width, out of the face or out of the back.
+ * start's long point along the left edge, over the whole width, out of the face or out of the back. `lean` is how much further
+ * on both lie along the right edge, where the two do not cross square.
  */
 export interface Lap {
   readonly from: Length
   readonly to: Length
+  readonly lean: Length
   readonly depth: Length
   readonly outOf: 'face' | 'back'
   /** The strip that crosses there. */

@@ -24,6 +24,14 @@ function reachAlong(piece: Piece, points: Polygon): { from: number; to: number }
   return { from: Math.min(...all), to: Math.max(...all) }
 }
 
+/** How much further on what crosses a piece lies at its right edge than at its left; zero where they cross square. */
+function leanOf({ directionDeg, faceWidth }: Piece, other: Strip): number {
+  const [u, v] = [unitVector(directionDeg), unitVector(other.directionDeg)]
+  const [cosine, sine] = [u.x * v.x + u.y * v.y, u.x * v.y - u.y * v.x]
+  const lean = (-faceWidth * cosine) / sine
+  return Math.abs(lean) < LEAST ? 0 : lean
+}
+
 /** A piece of a strip, where it stands in the list of all pieces. */
 interface Placed {
   readonly at: number
@@ -49,14 +57,18 @@ export function lapPieces(
     if (others) others.push({ piece, at })
     else byStrip.set(piece.stripId, [{ piece, at }])
   })
-  const lap = ({ at, piece }: Placed, points: Polygon, depth: number, other: Strip, from: Lap['outOf']) => {
+  const lap = ({ at, piece }: Placed, points: Polygon, depth: number, other: Strip, outOf: Lap['outOf']) => {
     const reach = reachAlong(piece, points)
     if (reach.to - reach.from < LEAST) return
+    const slant = leanOf(piece, other)
+    // at an end that is met in part there is only the corner that both have
+    const lean = reach.to - reach.from - Math.abs(slant) < LEAST ? 0 : slant
     const made: Lap = {
-      from: nearestNanometer(reach.from),
-      to: nearestNanometer(reach.to),
+      from: nearestNanometer(reach.from + Math.max(0, -lean)),
+      to: nearestNanometer(reach.to - Math.max(0, lean)),
+      lean: nearestNanometer(lean),
       depth: nearestNanometer(depth),
-      outOf: from,
+      outOf,
       with: other.id,
     }
     found.set(at, [...(found.get(at) ?? []), made])

@@ -56,7 +56,7 @@ export function BoxSentence() {
       Boxes of{' '}
       <Choice
         word
-        label="Moulding"
+        label="Molding"
         value={boxes.moulding}
         options={workpiece.settings.materials.map(({ id }) => ({ id, text: materialName(id, wording) }))}
         onChange={(moulding) => patch({ moulding })}
