@@ -14,6 +14,7 @@ import {
   useRouteLoaderData,
 } from 'react-router'
 import type { Route } from './+types/root'
+import { Anywhere } from './features/anywhere/Anywhere'
 import { Trouble } from './features/trouble/Trouble'
 import { signInGate } from './server/crew/entry.server'
 import { themeOf } from './server/theme.server'
@@ -69,7 +70,7 @@ function Frame({ children }: { children: React.ReactNode }) {
     <I18nProvider locale="en-US">
       <RouterProvider navigate={navigate} useHref={useHref}>
         <GlobalStyle />
-        {children}
+        <Anywhere>{children}</Anywhere>
       </RouterProvider>
     </I18nProvider>
   )

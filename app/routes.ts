@@ -7,6 +7,7 @@ export default [
   route('jobs/:jobId/export', 'routes/job-export.ts'),
   route('jobs/:jobId/walls/:wallId/document', 'routes/wall-document.ts'),
   route('jobs/:jobId/walls/:wallId/kept.json', 'routes/wall-kept.ts'),
+  route('jobs/:jobId/walls/:wallId/picture.svg', 'routes/wall-picture.ts'),
   route('jobs/:jobId/walls/:wallId/acts', 'routes/wall-acts.ts'),
   route('jobs/:jobId/walls/:wallId', 'routes/wall.tsx', [
     index('routes/wall-index.ts'),
@@ -18,6 +19,7 @@ export default [
   ]),
   route('jobs/:jobId/rooms/:roomId', 'routes/room.tsx'),
   route('jobs/:jobId/rooms/:roomId/document', 'routes/room-document.ts'),
+  route('find', 'routes/find.ts'),
   route('sign-in', 'routes/sign-in.tsx'),
   route('crew', 'routes/crew.tsx'),
   route('devices', 'routes/devices.tsx'),

@@ -39,7 +39,11 @@ describe('what is done at the wall', () => {
     const { outbox, got, state } = start({ known: [act(1)] })
     outbox.record(act(2))
     outbox.record(act(3))
-    expect(state().acts.map(({ strip }) => strip)).toEqual(['batten-1', 'batten-2', 'batten-3'])
+    expect(state().acts.map((act) => 'strip' in act && act.strip)).toEqual([
+      'batten-1',
+      'batten-2',
+      'batten-3',
+    ])
     await jest.advanceTimersByTimeAsync(0)
     expect(got.flat()).toEqual([act(2).id, act(3).id])
     expect(state().waiting).toEqual([])

@@ -1,6 +1,6 @@
 import { styled } from 'styled-components'
 import type { BoardPlan, CutBoard } from '~/core/stock'
-import { boardText, leftText, say, sayStock, type Wording } from '~/messages'
+import { boardsNamed, boardText, leftText, say, sayStock, type Wording } from '~/messages'
 import { Fractions } from '~/ui/Fractions'
 import { space, type } from '~/ui/theme'
 import { useSelected, useWallEditor } from './WallEditor'
@@ -90,32 +90,58 @@ const Labels = styled.div`
   }
 `
 
-/** Each board with its pieces, the kerfs between them, and what is left. */
+/** Boards cut alike: the first of them, and the numbers of all. */
+interface AlikeBoards {
+  readonly board: CutBoard
+  readonly numbers: readonly number[]
+}
+
+/** Boards of one length cut into pieces of the same cards, in the same order, are drawn once. */
+function alikeBoards(boards: readonly CutBoard[]): AlikeBoards[] {
+  const found = new Map<string, { board: CutBoard; numbers: number[] }>()
+  for (const board of boards) {
+    const key = [board.length, ...board.pieces.map(({ label, from }) => `${label} ${from}`)].join(' ')
+    const alike = found.get(key)
+    if (alike) alike.numbers.push(board.number)
+    else found.set(key, { board, numbers: [board.number] })
+  }
+  return [...found.values()]
+}
+
+/** Each board with its pieces, the kerfs between them, and what is left; those cut alike once, with their number. */
 export function BoardRows({ plan }: { plan: BoardPlan }) {
-  const { wording } = useWallEditor()
+  const { wording, plan: wall } = useWallEditor()
+  const selected = useSelected()
   const longest = Math.max(...plan.boards.map(({ length }) => length))
+  const stripOf = new Map(wall.pieces.map(({ id, stripId }) => [id, stripId]))
+  const holds = (board: CutBoard) => board.pieces.some(({ pieceId }) => stripOf.get(pieceId) === selected)
+  const all = new Map(plan.boards.map((board) => [board.number, board]))
   return (
     <List>
-      {plan.boards.map((board) => (
-        <li key={board.number} data-board={board.number}>
-          <Head>
-            <span>
-              <b>board {board.number}</b> · {sayStock(board.length, wording)}
-            </span>
-            <span>
-              <Fractions text={leftText(board.offcut, wording)} />
-            </span>
-          </Head>
-          <BoardPicture board={board} longest={longest} wording={wording} />
-          <Labels aria-hidden="true">
-            {board.pieces.map(({ pieceId, label, from, length }) => (
-              <span key={pieceId} style={{ left: `${((from + length / 2) / longest) * 100}%` }}>
-                <Fractions text={length / longest > 0.19 ? `${label} ${say(length, wording)}` : label} />
+      {alikeBoards(plan.boards).map(({ board: first, numbers }) => {
+        // of boards cut alike the one is drawn that the strip in hand comes from
+        const board = numbers.flatMap((n) => all.get(n) ?? []).find(holds) ?? first
+        return (
+          <li key={first.number} data-board={board.number} data-alike={numbers.length}>
+            <Head>
+              <span>
+                <b>{boardsNamed(numbers)}</b> · {sayStock(board.length, wording)}
               </span>
-            ))}
-          </Labels>
-        </li>
-      ))}
+              <span>
+                <Fractions text={leftText(board.offcut, wording)} />
+              </span>
+            </Head>
+            <BoardPicture board={board} longest={longest} wording={wording} />
+            <Labels aria-hidden="true">
+              {board.pieces.map(({ pieceId, label, from, length }) => (
+                <span key={pieceId} style={{ left: `${((from + length / 2) / longest) * 100}%` }}>
+                  <Fractions text={length / longest > 0.19 ? `${label} ${say(length, wording)}` : label} />
+                </span>
+              ))}
+            </Labels>
+          </li>
+        )
+      })}
     </List>
   )
 }

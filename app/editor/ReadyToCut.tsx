@@ -1,12 +1,13 @@
+import { ChevronDown, CircleAlert } from 'lucide-react'
 import { useState } from 'react'
 import { styled } from 'styled-components'
 import { blocking } from '~/core/findings/surveyFindings'
 import type { Finding } from '~/core/findings/finding'
 import { nearestNanometer } from '~/length'
-import { findingText } from '~/messages'
+import { cutText, findingText } from '~/messages'
 import { Button } from '~/ui/Button'
 import { Fractions } from '~/ui/Fractions'
-import { Alert, Row } from '~/ui/page'
+import { Row } from '~/ui/page'
 import { TextBox } from '~/ui/TextBox'
 import { space } from '~/ui/theme'
 import { useWallEditor } from './WallEditor'
@@ -15,6 +16,22 @@ const Item = styled.li`
   display: grid;
   gap: ${space.s};
   padding: ${space.s} 0;
+`
+
+/** One line with its count; what it is about opens with a press, and is circled on the drawing. */
+const Trouble = styled.div<{ $opened: boolean }>`
+  border-left: 4px solid var(--red);
+  background: var(--red-wash);
+  padding: 0 ${space.m};
+  ${({ $opened }) => ($opened ? 'flex-basis: 100%;' : '')}
+`
+const Line = styled(Button).attrs({ $kind: 'quiet' })`
+  color: var(--red);
+  font-weight: 650;
+  padding-left: 0;
+  &[aria-expanded='true'] > svg:last-child {
+    transform: rotate(180deg);
+  }
 `
 
 function Overrule({ finding }: { finding: Finding }) {
@@ -61,24 +78,31 @@ export function ReadyToCut() {
   const { survey } = workpiece.wall
   const open = blocking(plan.findings, survey, workpiece.settings.fit)
   const kept = survey.overruled
+  const [opened, setOpened] = useState(false)
   return (
     <>
       {open.length > 0 ? (
-        <Alert role="region" aria-label="Not ready to cut">
-          <strong>Not ready to cut</strong>
-          <ul>
-            {open.map((finding) => (
-              <Item key={finding.blocks?.key}>
-                <Fractions text={findingText(finding.says, wording)} />
-                <span>
-                  <Overrule finding={finding} />
-                </span>
-              </Item>
-            ))}
-          </ul>
-        </Alert>
+        <Trouble role="region" aria-label="Not ready to cut" $opened={opened}>
+          <Line aria-expanded={opened} onPress={() => setOpened(!opened)}>
+            <CircleAlert size={18} aria-hidden />
+            {cutText.notReady(open.length)}
+            <ChevronDown size={18} aria-hidden />
+          </Line>
+          {opened ? (
+            <ul>
+              {open.map((finding) => (
+                <Item key={finding.blocks?.key}>
+                  <Fractions text={findingText(finding.says, wording)} />
+                  <span>
+                    <Overrule finding={finding} />
+                  </span>
+                </Item>
+              ))}
+            </ul>
+          ) : null}
+        </Trouble>
       ) : (
-        <p role="status">✓ Ready to cut: the readings close and nothing is in the way.</p>
+        <p role="status">{cutText.ready}</p>
       )}
       {kept.length > 0 ? (
         <ul aria-label="Overruled">

@@ -1,6 +1,9 @@
-import { Link } from 'react-router'
+import { Link, useFetcher } from 'react-router'
 import { styled } from 'styled-components'
+import { AnywhereButtons } from '~/ui/anywhere'
 import { Logo } from '~/ui/Logo'
+import { Rename } from '~/ui/Rename'
+import { LIMITS } from '~/model'
 import { PageHeader, Trail } from '~/ui/PageHeader'
 import { space } from '~/ui/theme'
 import { JobSettings } from './JobSettings'
@@ -26,6 +29,7 @@ const Tools = styled.div`
 export function WallHeader() {
   const { identity } = useWallEditor()
   const saver = useSaver()
+  const fetcher = useFetcher()
   return (
     <PageHeader>
       <Home to="/" aria-label="Regla, all jobs">
@@ -35,8 +39,20 @@ export function WallHeader() {
         <Link to={`/jobs/${identity.job.id}`}>{identity.job.name}</Link> /{' '}
         <Link to={`/jobs/${identity.job.id}/rooms/${identity.room.id}`}>{identity.room.name}</Link> /{' '}
         <strong>{identity.name}</strong>
+        <Rename
+          what="this wall"
+          name={identity.name}
+          most={LIMITS.name}
+          onRename={(name) =>
+            void fetcher.submit(
+              { intent: 'renameWall', wallId: identity.id, name },
+              { method: 'post', action: `/jobs/${identity.job.id}` },
+            )
+          }
+        />
       </Trail>
       <Tools>
+        <AnywhereButtons />
         <JobSettings />
         <SavingTools saver={saver} here={identity.name} />
       </Tools>

@@ -7,6 +7,7 @@ import { fitFrame, type Frame } from '~/drawing/view/frame'
 import { HeightRod, HEIGHT_ROD_WIDTH } from '~/drawing/view/HeightRod'
 import { LongRod } from '~/drawing/view/LongRod'
 import { SCREEN } from '~/drawing/view/palette'
+import { StripLabels } from '~/drawing/view/StripLabels'
 import { GhostView, SceneView } from '~/drawing/view/SceneView'
 import { formatLength, NM_PER_INCH, NM_PER_MM, toInches } from '~/length'
 import { findingText, layoutTitle, patternWords } from '~/messages'
@@ -59,6 +60,7 @@ const FIRST_SIZE = { width: 900, height: 540 }
 /** Room for the rods; a phone has less to give. */
 const MARGINS = { left: 112, right: 22, top: 20, bottom: 130 }
 const SLIM_MARGINS = { left: 92, right: 8, top: 16, bottom: 128 }
+const BARE_MARGINS = { left: 8, right: 8, top: 8, bottom: 8 }
 const SLIM_BELOW = 520
 
 const EDGE_WORDS: Readonly<Record<Edge, string>> = { near: 'near edge', center: 'center', far: 'far edge' }
@@ -71,6 +73,10 @@ export interface WallStageProps {
   /** Handles for height and gap; only where the layout is set. */
   readonly handles?: boolean
   readonly height?: string
+  /** Rods beside and below the wall; without them the wall has their room. */
+  readonly rods?: boolean
+  /** What the pieces are called, by their ids, written on them. */
+  readonly labels?: ReadonlyMap<string, string>
   /** Keep-outs shown; the wall's deviations shown, made larger. */
   readonly behind?: boolean
   readonly deviation?: boolean
@@ -85,6 +91,8 @@ export function WallStage({
   hook = 'foot',
   handles = false,
   height = '100%',
+  rods = true,
+  labels,
   behind = false,
   deviation = false,
   over,
@@ -106,8 +114,13 @@ export function WallStage({
   const slim = size.width < SLIM_BELOW
   const { width: wallWidth, height: wallHeight } = scene
   const frame = useMemo(
-    () => fitFrame(size, { width: wallWidth, height: wallHeight }, slim ? SLIM_MARGINS : MARGINS),
-    [size, wallWidth, wallHeight, slim],
+    () =>
+      fitFrame(
+        size,
+        { width: wallWidth, height: wallHeight },
+        rods ? (slim ? SLIM_MARGINS : MARGINS) : BARE_MARGINS,
+      ),
+    [size, wallWidth, wallHeight, slim, rods],
   )
   const tick = units === 'mm' ? 10 * NM_PER_MM : NM_PER_INCH
   const rodLeft = frame.toX(0) - HEIGHT_ROD_WIDTH - 18
@@ -115,10 +128,14 @@ export function WallStage({
   const { layout } = plan
   const rodMarks = scene.nodes.filter((node) => node.kind === 'rodMark')
   const heights = scene.nodes.filter((node) => node.kind === 'height')
+  // strips and things that something is the matter with
   const flagged = new Set(
     plan.findings
-      .filter(({ severity, stage }) => stage !== 'measure' && (severity === 'wrong' || severity === 'watch'))
-      .flatMap(({ stripIds }) => stripIds),
+      .filter(({ severity }) => severity === 'wrong' || severity === 'watch')
+      .flatMap(({ stripIds, says, stage }) => [
+        ...(stage === 'measure' ? [] : stripIds),
+        ...('thingId' in says && says.thingId !== undefined ? [says.thingId] : []),
+      ]),
   )
   const problem = Object.values(unread)[0]
   const blocking =
@@ -147,30 +164,35 @@ export function WallStage({
           deviation={deviation}
         />
         {ghost ? <GhostView scene={ghost} frame={frame} palette={SCREEN} /> : null}
-        <HeightRod
-          frame={frame}
-          palette={SCREEN}
-          wallHeight={survey.height}
-          tick={tick}
-          heights={heights}
-          selected={selected}
-          left={rodLeft}
-        />
-        <LongRod
-          frame={frame}
-          palette={SCREEN}
-          wallWidth={survey.width}
-          tick={tick}
-          strips={rodMarks}
-          selected={selected}
-          top={frame.toY(0) + 28}
-          caption={
-            slim
-              ? `${EDGE_WORDS[edge]}s from the ${datum} corner`
-              : `${EDGE_WORDS[edge]} of each ${patternWords(layout).one}, tape hooked in the ${datum} corner`
-          }
-          onPick={pick}
-        />
+        {labels ? <StripLabels scene={scene} frame={frame} palette={SCREEN} labels={labels} /> : null}
+        {rods ? (
+          <>
+            <HeightRod
+              frame={frame}
+              palette={SCREEN}
+              wallHeight={survey.height}
+              tick={tick}
+              heights={heights}
+              selected={selected}
+              left={rodLeft}
+            />
+            <LongRod
+              frame={frame}
+              palette={SCREEN}
+              wallWidth={survey.width}
+              tick={tick}
+              strips={rodMarks}
+              selected={selected}
+              top={frame.toY(0) + 28}
+              caption={
+                slim
+                  ? `${EDGE_WORDS[edge]}s from the ${datum} corner`
+                  : `${EDGE_WORDS[edge]} of each ${patternWords(layout).one}, tape hooked in the ${datum} corner`
+              }
+              onPick={pick}
+            />
+          </>
+        ) : null}
         {handles ? (
           <>
             <HeightHandle frame={frame} x={rodLeft + HEIGHT_ROD_WIDTH / 2} />

@@ -11,6 +11,10 @@ const Page = styled.div`
   ${narrow} {
     height: auto;
     min-height: 100dvh;
+    /* what a thumb presses stands over the page's foot */
+    &:has([data-thumb-bar]) {
+      padding-bottom: 92px;
+    }
   }
 `
 const Middle = styled.main`

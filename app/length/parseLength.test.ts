@@ -40,6 +40,26 @@ describe('reading what people type', () => {
     expect(read("2' 6", 'mm')).toBe(inches(30))
   })
 
+  test.each([
+    ['3 412', 3412],
+    ['3,412', 3412],
+    ['3\u202f412', 3412],
+    ['12 345.5', 12345.5],
+    ['3,412 mm', 3412],
+    ['3,41', 3.41],
+    ['0,412', 0.412],
+    ['3,412 m', 3412],
+  ])('thousands of millimeters: %s is %d mm', (text, expected) =>
+    expect(read(text, 'mm')).toBe(millimeters(expected)),
+  )
+
+  test('what looks like thousands in inches is a decimal comma, or refused', () => {
+    expect(read('3,412')).toBe(inches(3.412))
+    expect(read('3 412')).toBe('lengthUnitTwice')
+    expect(read('3 412', 'mm')).toBe(read('3412', 'mm'))
+    expect(read('3,412 mm')).toBe(millimeters(3412))
+  })
+
   test('a third of an inch goes to the nearest nanometer', () => {
     expect(read('1/3')).toBe(8_466_667)
   })

@@ -71,3 +71,14 @@ export function boardText(
   const pieces = board.pieces.map(({ label, length }) => `${label} ${say(length, w)}`).join(', ')
   return `Board ${board.number}: ${pieces}; ${leftText(board.offcut, w)}`
 }
+
+/** board 3; 4 boards alike, 3 to 6; 3 boards alike, 1, 4 and 5. */
+export function boardsNamed(numbers: readonly number[]): string {
+  const [first] = numbers
+  const last = numbers.at(-1)
+  if (numbers.length === 1 || first === undefined || last === undefined) return `board ${first ?? ''}`
+  const inRow = numbers.every((number, i) => number === first + i)
+  const which =
+    inRow && numbers.length > 2 ? `${first} to ${last}` : `${numbers.slice(0, -1).join(', ')} and ${last}`
+  return `${numbers.length} × alike, ${which}`
+}

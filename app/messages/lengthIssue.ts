@@ -24,7 +24,11 @@ export function lengthIssueText(issue: LengthIssue, units: Units): string {
     case 'lengthZeroDenominator':
       return `“${issue.read}” divides by zero. ${write}`
     case 'lengthUnitTwice':
-      return `“${issue.read}” gives ${issue.unit === 'ft' ? 'feet' : issue.unit === 'in' ? 'inches' : issue.unit} twice. Join a fraction to its number: 12 1/2, or feet to inches: 2' 6.`
+      return `“${issue.read}” gives ${issue.unit === 'ft' ? 'feet' : issue.unit === 'in' ? 'inches' : issue.unit} twice. ${
+        units === 'mm'
+          ? 'Write one number: 3412, 3 412 or 3,412.'
+          : "Join a fraction to its number: 12 1/2, or feet to inches: 2' 6."
+      }`
     case 'lengthTooLarge':
       return `“${issue.read}” is longer than any room: 100 m (328 ft) is the most. Check the unit and the number of digits.`
     case 'lengthTooLong':

@@ -1,3 +1,4 @@
+import type { Comparable, ProposalCard } from '~/core/judgement/cards'
 import type { Alignment } from '~/core/judgement/align'
 import type { HeightProposal } from '~/core/judgement/heights'
 import type { Proposal, ProposalSearch } from '~/core/judgement/propose'
@@ -118,3 +119,43 @@ export function proposalTitle({ strips, gap }: Proposal, pattern: Pattern, w: Wo
   const { one, many } = patternWords({ pattern })
   return `${count(strips, one, many)}, ${say(gap, w)}`
 }
+
+/** A figure of a proposal: always in the same place, better or worse than what is now, or neither. */
+export interface ProposalFigure {
+  readonly name: string
+  readonly text: string
+  readonly than: 'better' | 'worse' | null
+}
+
+/** Fewer is better; null where nothing can be compared. */
+function fewer(now: number | null, then: number | null): ProposalFigure['than'] {
+  return now === null || then === null || now === then ? null : then < now ? 'better' : 'worse'
+}
+
+/** What a proposal comes to, in figures that stand in the same place on every card. */
+export function proposalFigures(
+  { proposal, pieces, boards }: Pick<ProposalCard, 'proposal' | 'pieces' | 'boards'>,
+  now: Comparable,
+  plates: number,
+  w: Wording,
+): ProposalFigure[] {
+  const { hits, clears, offWish } = proposal
+  const room = clears === null || plates === 0 ? 'nothing' : `clear ${say(Math.max(0, clears), w)}`
+  return [
+    {
+      name: 'in the way',
+      text: hits.length > 0 ? `meets ${hits.length}` : room,
+      than: fewer(now.hits, hits.length),
+    },
+    {
+      name: 'to the wish',
+      text: Math.abs(offWish) < 1_000 ? 'exact' : `${offWish > 0 ? '+' : '−'}${say(Math.abs(offWish), w)}`,
+      than: null,
+    },
+    { name: 'pieces', text: String(pieces), than: fewer(now.pieces, pieces) },
+    { name: 'boards', text: boards === null ? 'none fit' : String(boards), than: fewer(now.boards, boards) },
+  ]
+}
+
+/** Said of a figure to whoever does not see its mark. */
+export const thanNow = { better: 'better than now', worse: 'worse than now' } as const

@@ -1,16 +1,26 @@
 import { data, redirect } from 'react-router'
 import type { Route } from './+types/job'
-import { newWallForm, renameJobForm } from '~/features/jobs/jobForms'
+import { newWallsForm, renameForm, renameJobForm } from '~/features/jobs/jobForms'
 import { JobPage } from '~/features/jobs/JobPage'
 import { onDatabase } from '~/server/database.server'
 import type { Database } from '~/server/db/database.server'
 import { formOf, readForm, textOf } from '~/server/forms.server'
+import { habitSettings } from '~/server/habits.server'
 import { jobExists, renameJob } from '~/server/jobs.server'
 import { troublesOf } from '~/server/mending.server'
 import { pageOfWall } from '~/server/pages.server'
 import { jobView } from '~/server/jobView.server'
 import { fullText } from '~/messages'
-import { archiveWall, createWall, FullError, duplicateWall, wallExists } from '~/server/walls.server'
+import {
+  archiveWall,
+  createWalls,
+  duplicateWall,
+  FullError,
+  pathAfter,
+  renameRoom,
+  renameWall,
+  wallExists,
+} from '~/server/walls.server'
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
   { title: `${loaderData?.job.name ?? 'Job'} · Regla` },
@@ -38,16 +48,33 @@ export async function action({ request, params }: Route.ActionArgs) {
 function carryOut(db: Database, jobId: string, form: FormData) {
   if (!jobExists(db, jobId)) throw data(MISSING, { status: 404 })
   const intent = textOf(form, 'intent')
-  if (intent === 'newWall') {
-    const wall = readForm(form, newWallForm)
-    if (!wall.ok) return { newWall: wall.reply }
-    const wallId = createWall(db, { jobId, roomName: wall.value.room, name: wall.value.name })
-    return redirect(`/jobs/${jobId}/walls/${wallId}/measure`)
+  if (intent === 'newWalls') {
+    const units = habitSettings(db, jobId)?.units ?? 'inches'
+    const typed = readForm(form, newWallsForm(units))
+    if (!typed.ok) return { newWalls: typed.reply }
+    const { walls, room, like } = typed.value
+    const made = createWalls(db, { jobId, roomName: room === '' ? 'Room 1' : room, walls, like })
+    return redirect(pathAfter(jobId, made, walls))
   }
   if (intent === 'rename') {
     const names = readForm(form, renameJobForm)
     if (!names.ok) return { rename: names.reply }
     renameJob(db, jobId, names.value.name, names.value.client)
+    return {}
+  }
+  if (intent === 'renameRoom' || intent === 'renameWall') {
+    const named = renameForm(intent === 'renameRoom' ? 'room' : 'wall').safeParse({
+      name: textOf(form, 'name'),
+    })
+    if (!named.success) return { name: named.error.issues[0]?.message ?? '' }
+    if (intent === 'renameRoom') {
+      if (!renameRoom(db, jobId, textOf(form, 'roomId'), named.data.name))
+        throw data('There is no such room in this job.', { status: 404 })
+      return {}
+    }
+    const wallId = textOf(form, 'wallId')
+    if (!wallExists(db, { jobId, wallId })) throw data('There is no such wall in this job.', { status: 404 })
+    renameWall(db, wallId, named.data.name)
     return {}
   }
   const wallId = textOf(form, 'wallId')
@@ -64,8 +91,8 @@ function carryOut(db: Database, jobId: string, form: FormData) {
 }
 
 export default function Job({ loaderData, actionData }: Route.ComponentProps) {
-  const newWall = actionData && 'newWall' in actionData ? actionData.newWall : undefined
+  const newWalls = actionData && 'newWalls' in actionData ? actionData.newWalls : undefined
   const rename = actionData && 'rename' in actionData ? actionData.rename : undefined
   const full = actionData && 'full' in actionData ? actionData.full : null
-  return <JobPage job={loaderData.job} newWall={newWall} rename={rename} full={full ?? null} />
+  return <JobPage job={loaderData.job} newWalls={newWalls} rename={rename} full={full ?? null} />
 }

@@ -6,7 +6,7 @@ import { unreadableWalls } from '~/server/mending.server'
 import type { Database } from '~/server/db/database.server'
 import { onDatabase } from '~/server/database.server'
 import { formOf, textOf } from '~/server/forms.server'
-import { archiveJob, duplicateJob, jobDetail, jobExists, listJobs } from '~/server/jobs.server'
+import { archiveJob, duplicateJob, jobDetail, jobExists, listJobs, wallGlimpses } from '~/server/jobs.server'
 import { takeInJobFile } from '~/server/jobFiles.server'
 
 export const meta: Route.MetaFunction = () => [{ title: 'Jobs · Regla' }]
@@ -17,9 +17,18 @@ export function loader({ request }: Route.LoaderArgs) {
   const search = url.searchParams.get('search')?.trim() ?? ''
   const day = new Intl.DateTimeFormat('en-US', { dateStyle: 'medium', timeZone: 'UTC' })
   const wanted = Number(url.searchParams.get('page') ?? 1)
-  const { jobs, page, pages } = onDatabase((db) => listJobs(db, { archived, search, page: wanted }))
+  const { jobs, page, pages, walls } = onDatabase((db) => {
+    const list = listJobs(db, { archived, search, page: wanted })
+    return {
+      ...list,
+      walls: wallGlimpses(
+        db,
+        list.jobs.map(({ id }) => id),
+      ),
+    }
+  })
   return {
-    jobs: jobs.map((job) => ({ ...job, updated: day.format(job.updatedAt) })),
+    jobs: jobs.map((job) => ({ ...job, updated: day.format(job.updatedAt), walls: walls.get(job.id) ?? [] })),
     page,
     pages,
     archived,

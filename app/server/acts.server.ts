@@ -1,4 +1,4 @@
-import { asc, eq } from 'drizzle-orm'
+import { and, asc, eq, inArray } from 'drizzle-orm'
 import { z } from 'zod'
 import { type Act, ACTS_AT_ONCE, actSchema } from '~/model'
 import type { Database } from './db/database.server'
@@ -40,4 +40,16 @@ export function actsOf(db: Database, wallId: string): Act[] {
     .orderBy(asc(acts.doneAt), asc(acts.createdAt))
     .all()
     .map(({ id, kind, doneAt, body }) => ACT.parse({ id, kind, doneAt, ...JSON.parse(body) }))
+}
+
+/** Which of these walls were said to be cut. */
+export function cutWalls(db: Database, wallIds: readonly string[]): Set<string> {
+  const rows = db
+    .select({ wallId: acts.wallId, kind: acts.kind })
+    .from(acts)
+    .where(and(inArray(acts.wallId, [...wallIds]), inArray(acts.kind, ['cut', 'uncut'])))
+    .orderBy(asc(acts.doneAt), asc(acts.createdAt))
+    .all()
+  const last = new Map(rows.map(({ wallId, kind }) => [wallId, kind]))
+  return new Set([...last].flatMap(([wallId, kind]) => (kind === 'cut' ? [wallId] : [])))
 }

@@ -1,8 +1,11 @@
+import { pictureSize } from '~/core/scene/pictureSvg'
 import { say } from '~/messages'
-import { LIMITS, type Settings } from '~/model'
+import { blankSurvey, LIMITS, sameValue, type Settings, type Survey } from '~/model'
+import { cutWalls } from './acts.server'
 import type { Database } from './db/database.server'
 import { readableDocument, revisionOf } from './documents.server'
 import { wallsOfJob } from './pages.server'
+import { lastWall } from './habits.server'
 import { jobDetail, type JobDetail } from './jobs.server'
 import { type LayoutPlanner, type LayoutWords, planner } from './planning/layoutWords.server'
 
@@ -12,11 +15,30 @@ const WALLS_A_PAGE = LIMITS.wallsInRoom
 interface WallFacts {
   /** Its size; null where what is kept of it can't be read. */
   readonly size: string | null
+  /** How large its picture is, in pixels, and the version the picture is of. */
+  readonly picture: { readonly width: number; readonly height: number; readonly version: string } | null
   /** What it becomes, as far as it has been planned already; else it comes by itself. */
-  readonly words: LayoutWords | null
+  readonly words: WallWords | null
+  /** Nobody has measured it yet. */
+  readonly toMeasure: boolean
 }
 
-const BROKEN: WallFacts = { size: null, words: { kind: 'broken' } }
+/** What a page is told of a planned wall: its drawing is asked for by itself. */
+export type WallWords =
+  | { readonly kind: 'said'; readonly words: string; readonly wrong: number; readonly open: number }
+  | { readonly kind: 'tooLong' | 'broken' }
+
+function wordsOnly(words: LayoutWords): WallWords {
+  if (words.kind !== 'said') return words
+  return { kind: 'said', words: words.words, wrong: words.wrong, open: words.open }
+}
+
+const BROKEN: WallFacts = { size: null, picture: null, words: { kind: 'broken' }, toMeasure: false }
+
+/** The documents of a wall by their revisions: the same key is the same wall, word for word. */
+export function wallVersion(id: string, survey: number, design: number, settings: number): string {
+  return `${id} ${survey} ${design} ${settings}`
+}
 
 type WallRow = JobDetail['rooms'][number]['walls'][number]
 
@@ -45,21 +67,31 @@ export function jobView(db: Database, jobId: string, wanted = 1, plans: LayoutPl
   const { page, pages, rooms } = pageOfWalls(job, wanted)
   const settings = readableDocument(db, 'settings', job.settingsId)
   const documents = new Map(wallsOfJob(db, jobId).map((wall) => [wall.id, wall]))
-  const coming: Promise<readonly [string, LayoutWords]>[] = []
+  const cut = cutWalls(
+    db,
+    rooms.flatMap(({ walls }) => walls.map(({ id }) => id)),
+  )
+  const coming: Promise<readonly [string, WallWords]>[] = []
   const factsOf = ({ id }: WallRow): WallFacts => {
     const held = documents.get(id)
     const survey = held && readableDocument(db, 'survey', held.surveyId)
     // what is kept of it can't be read: its own page says so and what to do
     if (!held || !survey || !settings) return BROKEN
     const size = sizeOf(survey.body, settings.body)
-    const key = `${id} ${survey.revision} ${revisionOf(db, held.designId)} ${settings.revision}`
+    const versions = [survey.revision, revisionOf(db, held.designId) ?? 0, settings.revision] as const
+    const key = wallVersion(id, ...versions)
+    const facts = {
+      size,
+      picture: { ...pictureSize(survey.body), version: versions.join('-') },
+      toMeasure: isUnmeasured(survey.body),
+    }
     const known = plans.knownWords(key)
-    if (known) return { size, words: known }
+    if (known) return { ...facts, words: wordsOnly(known) }
     const design = readableDocument(db, 'design', held.designId)
     if (!design) return { ...BROKEN, size }
     const workpiece = { wall: { survey: survey.body, design: design.body }, settings: settings.body }
-    coming.push(plans.wordsOf({ key, workpiece }).then((said) => [id, said] as const))
-    return { size, words: null }
+    coming.push(plans.wordsOf({ key, workpiece }).then((said) => [id, wordsOnly(said)] as const))
+    return { ...facts, words: null }
   }
   return {
     id: job.id,
@@ -69,9 +101,13 @@ export function jobView(db: Database, jobId: string, wanted = 1, plans: LayoutPl
     page,
     pages,
     roomNames: job.rooms.map(({ name }) => name),
+    units: settings?.body.units ?? 'inches',
+    tape: settings?.body.tape ?? '1/16',
+    /** The wall a new one is laid out like. */
+    like: lastWallName(db, jobId),
     rooms: rooms.map((room) => ({
       ...room,
-      walls: room.walls.map((wall) => ({ ...wall, ...factsOf(wall) })),
+      walls: room.walls.map((wall) => ({ ...wall, ...factsOf(wall), cut: cut.has(wall.id) })),
     })),
     /** The words still being worked out, by wall. */
     words: coming.length === 0 ? null : Promise.all(coming).then((said) => Object.fromEntries(said)),
@@ -82,4 +118,34 @@ function sizeOf({ width, height }: { width: number; height: number }, settings: 
   const { units, tape, materials } = settings
   const wording = { format: { units, tape }, materials }
   return `${say(width, wording)} × ${say(height, wording)}`
+}
+
+function lastWallName(db: Database, jobId: string): { readonly id: string; readonly name: string } | null {
+  const wall = lastWall(db, jobId)
+  return wall && { id: wall.id, name: wall.name }
+}
+
+function isUnmeasured(survey: Survey): boolean {
+  return sameValue(survey, blankSurvey())
+}
+
+/** The small drawing of a wall as an SVG text, planned off the request; null where there is none. */
+export async function wallPicture(
+  db: Database,
+  ids: { readonly jobId: string; readonly wallId: string },
+  plans: LayoutPlanner = planner(),
+): Promise<string | null> {
+  const job = jobDetail(db, ids.jobId)
+  const held = wallsOfJob(db, ids.jobId).find(({ id }) => id === ids.wallId)
+  if (!job || !held) return null
+  const [survey, design, settings] = [
+    readableDocument(db, 'survey', held.surveyId),
+    readableDocument(db, 'design', held.designId),
+    readableDocument(db, 'settings', job.settingsId),
+  ]
+  if (!survey || !design || !settings) return null
+  const key = wallVersion(held.id, survey.revision, design.revision, settings.revision)
+  const workpiece = { wall: { survey: survey.body, design: design.body }, settings: settings.body }
+  const said = plans.knownWords(key) ?? (await plans.wordsOf({ key, workpiece }))
+  return said.kind === 'said' ? said.picture : null
 }

@@ -1,9 +1,11 @@
-import { and, asc, count, desc, eq, isNotNull, isNull, like, or } from 'drizzle-orm'
-import { type JobFile, type Settings, startingSettings } from '~/model'
+import { and, asc, count, desc, eq, inArray, isNotNull, isNull, like, or } from 'drizzle-orm'
+import { alias } from 'drizzle-orm/sqlite-core'
+import { freeName, type JobFile, type Settings, startingSettings } from '~/model'
 import { type Database, inTransaction } from './db/database.server'
-import { jobs, rooms, walls } from './db/schema.server'
+import { documents, jobs, rooms, walls } from './db/schema.server'
 import { createDocument, readDocument } from './documents.server'
-import { copyName, newId } from './ids.server'
+import { habitSettings } from './habits.server'
+import { newId } from './ids.server'
 import { wallDocument } from './pages.server'
 import { insertWall } from './walls.server'
 
@@ -83,10 +85,15 @@ export interface NewJob {
   readonly client: string
   readonly units: Settings['units']
   readonly tape: Settings['tape']
+  /** The job whose habits it takes; null for none. */
+  readonly habits?: string | null
 }
 
-export function createJob(db: Database, { name, client, units, tape }: NewJob): string {
-  return inTransaction(db, (tx) => insertJob(tx, newId(), name, client, startingSettings(units, tape)))
+/** A new job, with the habits of another (its stuff, boards, prices and tolerances) or Regla's own. */
+export function createJob(db: Database, { name, client, units, tape, habits }: NewJob): string {
+  const known = habits ? habitSettings(db, habits) : null
+  const settings = known ? { ...known, units, tape } : startingSettings(units, tape)
+  return inTransaction(db, (tx) => insertJob(tx, newId(), name, client, settings))
 }
 
 function insertJob(db: Database, id: string, name: string, client: string, settings: Settings): string {
@@ -188,5 +195,60 @@ export function importJob(db: Database, file: JobFile, id = newId()): string {
 /** A copy of a job under a new name; null when there is no such job. */
 export function duplicateJob(db: Database, jobId: string): string | null {
   const file = exportJob(db, jobId)
-  return file && importJob(db, { ...file, name: copyName(file.name) })
+  const names = db.select({ name: jobs.name }).from(jobs).all()
+  return (
+    file &&
+    importJob(db, {
+      ...file,
+      name: freeName(
+        file.name,
+        names.map(({ name }) => name),
+      ),
+    })
+  )
+}
+
+/** A wall as a list of jobs shows it: which, and which version of its drawing. */
+export interface WallGlimpse {
+  readonly id: string
+  readonly name: string
+  readonly version: string
+}
+
+/** Walls of a job that a list shows at most. */
+export const GLIMPSES = 4
+
+/** The first walls at hand of each of these jobs. */
+export function wallGlimpses(db: Database, jobIds: readonly string[]): Map<string, WallGlimpse[]> {
+  const survey = alias(documents, 'survey')
+  const design = alias(documents, 'design')
+  const settings = alias(documents, 'settings')
+  const rows = db
+    .select({
+      jobId: rooms.jobId,
+      id: walls.id,
+      name: walls.name,
+      survey: survey.head,
+      design: design.head,
+      settings: settings.head,
+    })
+    .from(walls)
+    .innerJoin(rooms, eq(walls.roomId, rooms.id))
+    .innerJoin(jobs, eq(rooms.jobId, jobs.id))
+    .innerJoin(survey, eq(walls.surveyId, survey.id))
+    .innerJoin(design, eq(walls.designId, design.id))
+    .innerJoin(settings, eq(jobs.settingsId, settings.id))
+    .where(and(inArray(rooms.jobId, [...jobIds]), isNull(walls.archivedAt)))
+    .orderBy(asc(rooms.position), asc(walls.position))
+    .all()
+  const byJob = new Map<string, WallGlimpse[]>()
+  for (const { jobId, id, name, ...heads } of rows) {
+    const shown = byJob.get(jobId) ?? []
+    if (shown.length < GLIMPSES)
+      byJob.set(jobId, [
+        ...shown,
+        { id, name, version: [heads.survey, heads.design, heads.settings].join('-') },
+      ])
+  }
+  return byJob
 }

@@ -6,10 +6,22 @@ import { wallWindow } from '../../tests/windows'
 import { openDatabase } from './db/database.server'
 import { takeInJobFile } from './jobFiles.server'
 import { archiveJob, createJob, duplicateJob, exportJob, jobDetail, listJobs } from './jobs.server'
-import { LIMITS } from '~/model'
-import { copyName } from './ids.server'
+import { freeName, LIMITS, nextName, withDesign } from '~/model'
 import { jobView, pageOfWalls } from './jobView.server'
-import { archiveWall, createWall, duplicateWall, FullError, wallExists, wallPage } from './walls.server'
+import { roomPage } from './rooms.server'
+import { readWallLines } from '~/core/files/wallLines'
+import { designOfWall, habitSettings, lastJob, lastWall } from './habits.server'
+import {
+  archiveWall,
+  createWall,
+  createWalls,
+  duplicateWall,
+  FullError,
+  renameRoom,
+  renameWall,
+  wallExists,
+  wallPage,
+} from './walls.server'
 
 const demo = readFileSync('examples/tern-cottage.regla.json', 'utf8')
 
@@ -86,7 +98,7 @@ describe('jobs', () => {
     expect(listJobs(db, { archived: false, search: 'orla' }).jobs.map(({ name }) => name)).toEqual([
       'Mill house',
     ])
-    expect(jobDetail(db, duplicateJob(db, id) ?? '')?.name).toBe('Mill house (copy)')
+    expect(jobDetail(db, duplicateJob(db, id) ?? '')?.name).toBe('Mill house 2')
     archiveJob(db, id, true)
     expect(listJobs(db, { archived: true, search: '' }).jobs.map((job) => job.id)).toEqual([id])
     archiveJob(db, id, false)
@@ -155,8 +167,62 @@ describe('how much there may be', () => {
     ])
   })
 
-  test('a copy’s name is shortened, not its mark', () => {
-    expect(copyName('Barn')).toBe('Barn (copy)')
-    expect(copyName('x'.repeat(LIMITS.name))).toBe(`${'x'.repeat(LIMITS.name - 7)} (copy)`)
+  test('a copy takes the next free name, kept to the letters a name may have', () => {
+    expect(freeName('Barn', [])).toBe('Barn')
+    expect(freeName('Barn', ['barn'])).toBe('Barn 2')
+    expect(freeName('Barn 2', ['Barn', 'Barn 2'])).toBe('Barn 3')
+    expect(freeName('x'.repeat(LIMITS.name), ['x'.repeat(LIMITS.name)])).toBe(
+      `${'x'.repeat(LIMITS.name - 2)} 2`,
+    )
+    expect(nextName('Wall', ['Wall 1', 'wall 2'])).toBe('Wall 3')
+  })
+
+  test('walls typed in one go: all of them in the room, named, measured, standing on their base; or none', () => {
+    const db = openDatabase(':memory:')
+    const jobId = createJob(db, { name: 'J', client: '', units: 'inches', tape: '1/16' })
+    const read = readWallLines('North: 120 x 96, base 5\n100 x 96\nEast:\nNorth: 90 x 96', 'inches')
+    const walls = read.ok ? read.value : []
+    const { roomId, wallIds } = createWalls(db, { jobId, roomName: 'Den', walls, like: null })
+    const page = roomPage(db, { jobId, roomId })
+    expect(page?.walls.map(({ name }) => name)).toEqual(['North', 'Wall 1', 'East', 'North 2'])
+    const first = wallPage(db, { jobId, wallId: wallIds[0] ?? '' })
+    const body = (kind: string) => first?.documents.find((each) => each.kind === kind)?.body
+    expect(body('survey')).toMatchObject({ width: inches(120), baseboard: { height: inches(5) } })
+    expect(body('design')).toMatchObject({ patterns: { battens: { foot: { kind: 'baseboard' } } } })
+    const many = Array.from({ length: 58 }, () => ({ name: null, survey: null }))
+    expect(() => createWalls(db, { jobId, roomName: 'Den', walls: many, like: null })).toThrow(FullError)
+    expect(roomPage(db, { jobId, roomId })?.walls).toHaveLength(4)
+  })
+
+  test('habits of the last job: its boards and prices, and the layout last worked on', async () => {
+    const db = openDatabase(':memory:')
+    expect(lastJob(db)).toBeNull()
+    const old = createJob(db, { name: 'Old', client: '', units: 'mm', tape: '1 mm' })
+    const wallId = createWall(db, { jobId: old, roomName: 'R', name: 'W' })
+    const window = wallWindow(db, { jobId: old, wallId })
+    await window.change('settings', (settings) => ({ ...settings, closure: inches(0.5) }))
+    await window.change('design', (design) => ({
+      ...withDesign(design, { pattern: 'boxes' }),
+      own: { ...design.own, locked: true },
+    }))
+    expect(lastJob(db)).toEqual({ id: old, name: 'Old', units: 'mm', tape: '1 mm' })
+    const jobId = createJob(db, { name: 'New', client: '', units: 'inches', tape: '1/8', habits: old })
+    expect(habitSettings(db, jobId)).toMatchObject({ units: 'inches', closure: inches(0.5) })
+    const like = lastWall(db, old)?.id ?? null
+    expect(like).toBe(wallId)
+    const walls = [{ name: null, survey: null }]
+    const made = createWalls(db, { jobId, roomName: 'R', walls, like }).wallIds
+    expect(designOfWall(db, made[0] ?? '')).toMatchObject({ pattern: 'boxes', own: { locked: false } })
+  })
+
+  test('walls and rooms take another name; a room of another job does not', () => {
+    const db = openDatabase(':memory:')
+    const jobId = createJob(db, { name: 'J', client: '', units: 'inches', tape: '1/16' })
+    const wallId = createWall(db, { jobId, roomName: 'R', name: 'W' })
+    const roomId = jobDetail(db, jobId)?.rooms[0]?.id ?? ''
+    renameWall(db, wallId, 'Gable')
+    expect(renameRoom(db, 'other', roomId, 'Loft')).toBe(false)
+    expect(renameRoom(db, jobId, roomId, 'Loft')).toBe(true)
+    expect(jobDetail(db, jobId)?.rooms).toMatchObject([{ name: 'Loft', walls: [{ name: 'Gable' }] }])
   })
 })

@@ -1,18 +1,21 @@
 import { and, count, eq, max } from 'drizzle-orm'
+import type { TypedWall } from '~/core/files/wallLines'
 import {
   blankSurvey,
   type Counted,
+  freeName,
   LIMITS,
   type PageHistory,
-  startingDesign,
+  nextName,
   type StoredDocument,
   type WallDocument,
 } from '~/model'
 import { type Database, inTransaction } from './db/database.server'
 import { jobs, rooms, walls } from './db/schema.server'
-import { createDocument, readDocument } from './documents.server'
+import { createDocument } from './documents.server'
 import { historyOf } from './history.server'
-import { copyName, newId } from './ids.server'
+import { designOfWall, newDesign } from './habits.server'
+import { newId } from './ids.server'
 import { pageOfWall, storedDocuments, wallDocument } from './pages.server'
 
 /** All a wall page shows. */
@@ -96,10 +99,13 @@ export function insertWall(
   return id
 }
 
-export interface NewWall {
+export interface NewWalls {
   readonly jobId: string
   readonly roomName: string
-  readonly name: string
+  /** As they were typed; those without a name get the next free one, those without a size are measured later. */
+  readonly walls: readonly TypedWall[]
+  /** The wall they are laid out like, of this job or another; null for none. */
+  readonly like: string | null
 }
 
 /** Thrown where one more does not go in. */
@@ -109,27 +115,83 @@ export class FullError extends Error {
   }
 }
 
-function seeRoom(db: Database, roomId: string): void {
+function seeRoom(db: Database, roomId: string, more: number): void {
   const held = db.select({ walls: count() }).from(walls).where(eq(walls.roomId, roomId)).get()
-  if ((held?.walls ?? 0) >= LIMITS.wallsInRoom) throw new FullError('wallsInRoom')
+  if ((held?.walls ?? 0) + more > LIMITS.wallsInRoom) throw new FullError('wallsInRoom')
 }
 
-/** A new wall, in the room of that name, which is made when the job has none. Throws a FullError where there is no more room. */
-export function createWall(db: Database, { jobId, roomName, name }: NewWall): string {
+function namesIn(db: Database, roomId: string): string[] {
+  const rows = db.select({ name: walls.name }).from(walls).where(eq(walls.roomId, roomId)).all()
+  return rows.map(({ name }) => name)
+}
+
+/** The room of that name, which is made when the job has none. Throws a FullError where there is no more room. */
+function roomNamed(db: Database, jobId: string, name: string): string {
+  const known = db.select().from(rooms).where(eq(rooms.jobId, jobId)).all()
+  const found = known.find((room) => room.name.toLowerCase() === name.toLowerCase())
+  if (found) return found.id
+  if (known.length >= LIMITS.rooms) throw new FullError('rooms')
+  const id = newId()
+  db.insert(rooms).values({ id, jobId, name, position: known.length }).run()
+  return id
+}
+
+/** New walls in a room, all of them or none. Throws a FullError where they do not all go in. */
+export function createWalls(
+  db: Database,
+  { jobId, roomName, walls: typed, like }: NewWalls,
+): { readonly roomId: string; readonly wallIds: readonly string[] } {
   return inTransaction(db, (tx) => {
-    const known = tx.select().from(rooms).where(eq(rooms.jobId, jobId)).all()
-    let roomId = known.find((room) => room.name.toLowerCase() === roomName.toLowerCase())?.id
-    if (!roomId) {
-      if (known.length >= LIMITS.rooms) throw new FullError('rooms')
-      roomId = newId()
-      tx.insert(rooms).values({ id: roomId, jobId, name: roomName, position: known.length }).run()
-    }
     const job = tx.select({ settingsId: jobs.settingsId }).from(jobs).where(eq(jobs.id, jobId)).get()
     if (!job) throw new Error(`no job '${jobId}' to make a wall in`)
-    const { materials } = readDocument(tx, 'settings', job.settingsId).body
-    seeRoom(tx, roomId)
-    return insertWall(tx, roomId, name, { survey: blankSurvey(), design: startingDesign(materials) })
+    const roomId = roomNamed(tx, jobId, roomName)
+    seeRoom(tx, roomId, typed.length)
+    const likeDesign = like === null ? null : designOfWall(tx, like)
+    const names = namesIn(tx, roomId)
+    const wallIds = typed.map((wall) => {
+      const name = wall.name === null ? nextName('Wall', names) : freeName(wall.name, names)
+      names.push(name)
+      const survey = wall.survey ?? blankSurvey()
+      return insertWall(tx, roomId, name, {
+        survey,
+        design: newDesign(tx, job.settingsId, survey, likeDesign),
+      })
+    })
+    return { roomId, wallIds }
   })
+}
+
+/** The page that goes on with new walls: one to be measured, one to be laid out, or all of them together. */
+export function pathAfter(
+  jobId: string,
+  { roomId, wallIds }: ReturnType<typeof createWalls>,
+  typed: readonly TypedWall[],
+): string {
+  const [wallId, ...more] = wallIds
+  if (more.length > 0) return `/jobs/${jobId}/rooms/${roomId}`
+  return `/jobs/${jobId}/walls/${wallId}/${typed[0]?.survey ? 'layout' : 'measure'}`
+}
+
+/** A new wall, to be measured. */
+export function createWall(
+  db: Database,
+  { jobId, roomName, name }: { jobId: string; roomName: string; name: string },
+): string {
+  const walls = [{ name, survey: null }]
+  const [id] = createWalls(db, { jobId, roomName, walls, like: null }).wallIds
+  if (id === undefined) throw new Error('one wall makes one')
+  return id
+}
+
+/** Gives a wall another name. */
+export function renameWall(db: Database, wallId: string, name: string): void {
+  db.update(walls).set({ name }).where(eq(walls.id, wallId)).run()
+}
+
+/** Gives a room another name. False where the job has no such room. */
+export function renameRoom(db: Database, jobId: string, roomId: string, name: string): boolean {
+  const room = and(eq(rooms.id, roomId), eq(rooms.jobId, jobId))
+  return db.update(rooms).set({ name }).where(room).run().changes > 0
 }
 
 /** A copy of a wall in the same room; null when there is no such wall. Throws a FullError where the room is full. */
@@ -137,8 +199,8 @@ export function duplicateWall(db: Database, ids: WallIds): string | null {
   const found = findWall(db, ids)
   if (!found) return null
   return inTransaction(db, (tx) => {
-    seeRoom(tx, found.roomId)
-    const name = copyName(found.name)
+    seeRoom(tx, found.roomId, 1)
+    const name = freeName(found.name, namesIn(tx, found.roomId))
     return insertWall(tx, found.roomId, name, wallDocument(tx, found))
   })
 }

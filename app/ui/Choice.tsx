@@ -115,7 +115,7 @@ export function Choice<Id extends string>({
       {...(word ? { 'aria-label': label } : {})}
     >
       {word ? null : <FieldName>{label}</FieldName>}
-      <Opener $word={word}>
+      <Opener $word={word} data-focus={label}>
         <SelectValue>
           {() => <Fractions text={shown ?? options.find(({ id }) => id === value)?.text ?? value} />}
         </SelectValue>

@@ -29,7 +29,10 @@ export function LengthWord({ children, ...field }: LengthFieldProps & { children
   const [open, setOpen] = useState(false)
   return (
     <DialogTrigger isOpen={open} onOpenChange={setOpen}>
-      <Word aria-label={`${field.label}: ${formatLength(field.value, field.format)}`}>
+      <Word
+        data-focus={field.label}
+        aria-label={`${field.label}: ${formatLength(field.value, field.format)}`}
+      >
         <Fractions text={formatLength(field.value, field.format)} />
       </Word>
       <PopoverCard>

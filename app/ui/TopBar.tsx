@@ -1,5 +1,6 @@
 import { Link } from 'react-router'
 import { styled } from 'styled-components'
+import { AnywhereButtons } from './anywhere'
 import { Logo } from './Logo'
 import { space } from './theme'
 
@@ -16,17 +17,22 @@ const Home = styled(Link)`
   display: inline-flex;
   align-items: center;
   gap: ${space.s};
-  min-height: 40px;
+  min-height: 44px;
   font-size: 1.25rem;
   font-weight: 750;
   color: var(--ink);
   text-decoration: none;
 `
 
+const Tools = styled.div`
+  display: flex;
+  align-items: center;
+  gap: ${space.s};
+`
 const Away = styled(Link)`
   display: inline-flex;
   align-items: center;
-  min-height: 40px;
+  min-height: 44px;
   color: var(--ink);
   text-underline-offset: 4px;
 `
@@ -38,7 +44,10 @@ export function TopBar() {
       <Home to="/" aria-label="Regla, all jobs">
         <Logo /> Regla
       </Home>
-      <Away to="/crew">Crew</Away>
+      <Tools>
+        <AnywhereButtons />
+        <Away to="/crew">Crew</Away>
+      </Tools>
     </Bar>
   )
 }

@@ -14,7 +14,7 @@ export const FieldBox = styled(Input)`
   width: 100%;
   min-height: 44px;
   padding: ${space.xs} ${space.m};
-  border: 1px solid var(--line);
+  border: 1px solid var(--edge);
   border-radius: 6px;
   background: var(--raised);
   color: var(--ink);

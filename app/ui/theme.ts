@@ -8,6 +8,7 @@ const light = css`
   --ink: #23282b;
   --ink-soft: #565d60;
   --line: #d5cdbb;
+  --edge: #857b66;
   --chalk: #1b5a9c;
   --chalk-wash: #dfeaf5;
   --red: #b3261a;
@@ -36,6 +37,7 @@ const dark = css`
   --ink: #f1ede2;
   --ink-soft: #b3b4ac;
   --line: #41474a;
+  --edge: #7f878b;
   --chalk: #8fc1f5;
   --chalk-wash: #1f3a55;
   --red: #ff9a88;
@@ -64,6 +66,7 @@ const site = css`
   --ink: #000000;
   --ink-soft: #1d1d1d;
   --line: #000000;
+  --edge: #000000;
   --chalk: #003b84;
   --chalk-wash: #ffe96b;
   --red: #8c0b00;
@@ -107,3 +110,6 @@ export const narrow = `@media (max-width: ${NARROW})`
 
 /** Where a thumb does the work: touch screens, and narrow windows like a phone's. */
 export const touch = `@media (pointer: coarse), (max-width: ${NARROW})`
+
+/** A phone that lies on its side: wide, and very little height. */
+export const low = `@media (max-width: ${NARROW}) and (max-height: 480px)`

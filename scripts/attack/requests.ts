@@ -74,7 +74,9 @@ const METHODS = [
   'TRACE',
 ]
 const INTENTS = [
-  'newWall',
+  'newWalls',
+  'renameWall',
+  'renameRoom',
   'rename',
   'duplicateWall',
   'archiveWall',
@@ -122,6 +124,8 @@ function someBody(chance: Chance): { body: string; type: string } {
         intent: chance.of(INTENTS),
         name: oddText(chance),
         room: oddText(chance),
+        lines: oddText(chance),
+        roomId: chance.of(ODD_IDS),
         wallId: chance.of(ODD_IDS),
         jobId: chance.of(ODD_IDS),
         file: chance.of(['', '{}', '[]', 'null', '{"format":"regla-job"}']),

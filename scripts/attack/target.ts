@@ -138,7 +138,7 @@ export async function newWall({ port }: Target): Promise<{ job: string; wall: st
     form({ name: 'Attack', client: '', units: 'inches', tape: '1/16' }),
   )
   const job = made.location
-  const wall = await ask(port, job, form({ intent: 'newWall', room: 'Room', name: 'Wall' }))
+  const wall = await ask(port, job, form({ intent: 'newWalls', room: 'Room', lines: 'Wall' }))
   return { job, wall: wall.location.replace(/\/measure$/, '') }
 }
 

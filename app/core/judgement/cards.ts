@@ -1,5 +1,5 @@
 import type { Workpiece } from '~/model'
-import { computePlan } from '../computePlan'
+import { computePlan, type Plan } from '../computePlan'
 import { applyEdits } from '../edits/applyEdit'
 import { buildScene, type Scene } from '../scene/buildScene'
 import { boardRequests, planBoardsQuickly } from '../stock'
@@ -16,8 +16,38 @@ export interface ProposalCard {
   readonly wrong: number
 }
 
+/** What a layout comes to, for comparing it with another. */
+export interface Comparable {
+  readonly pieces: number
+  readonly boards: number | null
+  /** Things its strips meet. */
+  readonly hits: number
+}
+
 export interface ProposalCards extends Omit<ProposalSearch, 'proposals'> {
+  /** The layout as it is. */
+  readonly now: Comparable
   readonly cards: readonly ProposalCard[]
+}
+
+/** Boards of the first plan; null where some piece has no board. */
+function boardsOf({ cutList }: Plan, settings: Workpiece['settings']): number | null {
+  const boards = boardRequests(cutList, settings).map(planBoardsQuickly)
+  return boards.every((result) => result.ok)
+    ? boards.reduce((sum, result) => sum + (result.ok ? result.value.boards.length : 0), 0)
+    : null
+}
+
+function nowOf(workpiece: Workpiece): Comparable {
+  const plan = computePlan(workpiece)
+  const met = plan.findings.flatMap(({ says, severity }) =>
+    says.code === 'stripMeets' && severity === 'wrong' ? [says.thingId] : [],
+  )
+  return {
+    pieces: plan.pieces.length,
+    boards: boardsOf(plan, workpiece.settings),
+    hits: new Set(met).size,
+  }
 }
 
 const SHOWN_NODES = new Set(['wall', 'field', 'running', 'strip', 'thing'])
@@ -29,16 +59,13 @@ export function proposalCards(workpiece: Workpiece): ProposalCards {
     const next = applyEdits(workpiece, proposal.edits)
     const plan = computePlan(next)
     const scene = buildScene(plan, next.wall.survey)
-    const boards = boardRequests(plan.cutList, next.settings).map(planBoardsQuickly)
     return {
       proposal,
       scene: { ...scene, nodes: scene.nodes.filter(({ kind }) => SHOWN_NODES.has(kind)) },
       pieces: plan.pieces.length,
-      boards: boards.every((result) => result.ok)
-        ? boards.reduce((sum, result) => sum + (result.ok ? result.value.boards.length : 0), 0)
-        : null,
+      boards: boardsOf(plan, next.settings),
       wrong: plan.findings.filter(({ severity, stage }) => severity === 'wrong' && stage === 'layout').length,
     }
   })
-  return { ...found, cards }
+  return { ...found, cards, now: nowOf(workpiece) }
 }

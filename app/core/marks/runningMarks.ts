@@ -111,6 +111,26 @@ export function heightMarks(layout: Layout, tape: Tape): HeightMark[] {
     }))
 }
 
+/** A height read from a laser line: how far above it (below where negative) at the layout's two ends. */
+export interface LaserHeight extends Omit<HeightMark, 'reading'> {
+  readonly left: TapeReading
+  readonly right: TapeReading
+}
+
+/**
+ * The heights to mark, from a level laser line that stands so high above the floor at the left corner. Where the layout
+ * follows a floor or a stair they differ from end to end; else both readings are one.
+ */
+export function laserHeights(layout: Layout, tape: Tape, laser: number): LaserHeight[] {
+  const { lines, left, right } = layout
+  const at = (x: number, lift: number) => readOnTape(baseAt(lines, x) + lift - laser, tape)
+  return heightMarks(layout, tape)
+    .filter(({ what }) => what !== 'ceiling' && what !== 'headLine')
+    .map(({ reading, ...mark }) => {
+      return { ...mark, left: at(left, reading.exact), right: at(right, reading.exact) }
+    })
+}
+
 /** The spacer block that holds the gap, and the running marks that must agree after every third one. */
 export interface Spacer {
   readonly length: TapeReading

@@ -9,7 +9,7 @@ export interface SceneViewProps {
   readonly frame: Frame
   readonly palette: Palette
   readonly selected: string | null
-  /** Strips a finding speaks of, circled in red pencil. */
+  /** Strips and things a finding speaks of, circled in red pencil. */
   readonly flagged: ReadonlySet<string>
   /** Keep-outs shown. */
   readonly behind?: boolean
@@ -119,7 +119,21 @@ export function SceneView(props: SceneViewProps) {
               />
             )
           case 'thing':
-            return <ThingView key={node.id} node={node} frame={frame} palette={palette} />
+            return (
+              <g key={node.id} data-wrong={props.flagged.has(node.id) || undefined}>
+                <ThingView node={node} frame={frame} palette={palette} />
+                {props.flagged.has(node.id) ? (
+                  <polygon
+                    points={svgPoints(node.outline, frame)}
+                    fill="none"
+                    stroke={palette.red}
+                    strokeWidth={2.5}
+                    strokeDasharray="6 3"
+                    pointerEvents="none"
+                  />
+                ) : null}
+              </g>
+            )
           case 'stud':
             return (
               <line

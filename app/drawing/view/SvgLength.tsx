@@ -1,17 +1,30 @@
-/** A length as SVG text with its fraction set as a fraction. */
+/** How small the figures of a fraction are, and how far the upper one is raised, both by the size of its type. */
+const SMALL = '0.7em'
+const RAISED = 0.32
+
+/** A length as SVG text with its fractions set as fractions, as high as a digit. */
 export function SvgLength({ text, ...rest }: { text: string } & React.SVGProps<SVGTextElement>) {
   const parts = text.split(/(\d+\/\d+)/)
   return (
     <text {...rest}>
-      {parts.map((part, i) =>
-        i % 2 === 1 ? (
-          <tspan key={i} style={{ fontFeatureSettings: "'frac' 1" }} fontSize="1.1em">
-            {part}
+      {parts.map((part, i) => {
+        if (i % 2 === 0) return part.replace(/(\d) $/, '$1\u200a')
+        const [top, bottom] = part.split('/')
+        return (
+          <tspan key={i} data-fraction>
+            <tspan fontSize={SMALL} dy={`-${RAISED}em`} fontWeight={700}>
+              {top}
+            </tspan>
+            {/* the shift is counted in this figure's own size */}
+            <tspan dy={`${RAISED * 0.7}em`} dx="-0.05em">
+              /
+            </tspan>
+            <tspan fontSize={SMALL} dx="-0.07em" fontWeight={700}>
+              {bottom}
+            </tspan>
           </tspan>
-        ) : (
-          part
-        ),
-      )}
+        )
+      })}
     </text>
   )
 }

@@ -23,8 +23,8 @@ export interface OutboxWorld {
 }
 
 function isAct(value: unknown): value is Act {
-  const { id, strip } = (value ?? {}) as Partial<Record<keyof Act, unknown>>
-  return typeof id === 'string' && typeof strip === 'string'
+  const { id, kind } = (value ?? {}) as Partial<Record<keyof Act, unknown>>
+  return typeof id === 'string' && typeof kind === 'string'
 }
 
 function kept(shelf: Shelf | null, key: string): Act[] {

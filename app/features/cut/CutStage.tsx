@@ -1,171 +1,96 @@
+import { useMemo } from 'react'
+import { useStore } from 'zustand'
 import { styled } from 'styled-components'
-import { batchAdvice } from '~/core/cutting/batch'
-import { rowFixings } from '~/core/cutting/fixing'
+import { isCut } from '~/core/marks/marked'
 import { BoardRows } from '~/editor/BoardRows'
 import { ReadyToCut } from '~/editor/ReadyToCut'
-import { useSelected, useWallEditor } from '~/editor/WallEditor'
+import { newToken } from '~/editor/saving/browserSaver'
+import { useAwake } from '~/editor/useAwake'
+import { useOutbox, useWallEditor } from '~/editor/WallEditor'
 import { WallStage } from '~/editor/WallStage'
 import { Column, Heading, Side, Split } from '~/editor/Workbench'
-import { isUpright, type Piece } from '~/core/pieces'
-import { PiecePicture } from '~/drawing/view/PiecePicture'
-import {
-  batchText,
-  capital,
-  count,
-  endCutName,
-  fixingText,
-  materialName,
-  lapTexts,
-  notchText,
-  pieceName,
-  say,
-  WORK_CAUTIONS,
-  type Wording,
-} from '~/messages'
+import { count, cutText, markText, materialName, WORK_CAUTIONS } from '~/messages'
+import { Button } from '~/ui/Button'
 import { Fractions } from '~/ui/Fractions'
-import { Soft } from '~/ui/page'
-import { RowButton, Table } from '~/ui/Table'
+import { Row, Soft } from '~/ui/page'
+import { Table } from '~/ui/Table'
 import { narrow } from '~/ui/theme'
+import { CutRow } from './CutRow'
 import { FixingChoice } from './FixingChoice'
 
-const Wide = styled.div.attrs({ tabIndex: 0 })`
-  overflow-x: auto;
+const Rows = styled(Table)`
   ${narrow} {
-    & td:nth-last-child(-n + 2) {
-      min-width: 220px;
+    &,
+    & > tbody {
+      display: block;
+    }
+    & > thead {
+      position: absolute;
+      width: 1px;
+      height: 1px;
+      overflow: hidden;
+      clip-path: inset(50%);
     }
   }
 `
+/** The wall takes what the list leaves it. */
+const WALL_HEIGHT = 'clamp(220px, 46vh, 460px)'
 
-/** Batten 1 to 11; or the names of the pieces in a row. */
-function rowNames(pieces: readonly Piece[], w: Wording): string {
-  const [first] = pieces
-  const last = pieces[pieces.length - 1]
-  if (!first || !last) return ''
-  const inRow = pieces.every(({ number }, i) => number === first.number + i)
-  const alike = pieces.every(({ role }) => role === first.role) && isUpright(first.role)
-  if (pieces.length > 2 && inRow && alike) return `${capital(first.role)}s ${first.number} to ${last.number}`
-  return pieces.map((piece) => pieceName(piece, w)).join(', ')
+/** Said once all pieces of the wall are cut; kept as what happened, so no undo of the layout takes it back. */
+function WallCut() {
+  const outbox = useOutbox()
+  const acts = useStore(outbox.store, (state) => state.acts)
+  const cut = isCut(acts)
+  return (
+    <Row role="status">
+      {cut ? <b>{cutText.done}</b> : null}
+      <Button
+        $kind={cut ? 'quiet' : 'plain'}
+        onPress={() => outbox.record({ id: newToken(), kind: cut ? 'uncut' : 'cut', doneAt: Date.now() })}
+      >
+        {cut ? cutText.notYet : cutText.all}
+      </Button>
+    </Row>
+  )
 }
 
 /** Stage: what to cut. */
 export function CutStage() {
-  const { plan, boards, wording, workpiece, select } = useWallEditor()
-  const selected = useSelected()
+  const { plan, boards, wording } = useWallEditor()
+  const awake = useAwake()
   const longest = Math.max(1, ...plan.cutList.map(({ cutLength }) => cutLength))
-  const byId = new Map(plan.pieces.map((piece) => [piece.id, piece]))
   const several = boards.materials.length > 1
+  const labels = useMemo(
+    () => new Map(plan.cutList.flatMap(({ label, pieceIds }) => pieceIds.map((id) => [id, label] as const))),
+    [plan],
+  )
   return (
     <Split>
       <Column aria-label="Cut list">
-        <ReadyToCut />
-        <WallStage height="250px" />
         <Heading>
           <h1>Cut list, {count(plan.pieces.length, 'piece')}</h1>
-          <p>Longest first. 0° on the saw is a square cut.</p>
+          <ReadyToCut />
         </Heading>
-        <Wide>
-          <Table>
-            <thead>
-              <tr>
-                <th scope="col">Mark</th>
-                <th scope="col">Piece</th>
-                <th scope="col">Length</th>
-                <th scope="col">How many</th>
-                <th scope="col">Of</th>
-                <th scope="col">Ends</th>
-                <th scope="col">At the saw</th>
-                <th scope="col">Fixing</th>
-              </tr>
-            </thead>
-            <tbody>
-              {plan.cutList.map((row) => {
-                const pieces = row.pieceIds.flatMap((id) => byId.get(id) ?? [])
-                const lit = pieces.some(({ stripId }) => stripId === selected)
-                const [first] = pieces
-                const batch = batchAdvice(row, plan.pieces, workpiece)
-                const fixings = rowFixings(row, pieces, workpiece)
-                return (
-                  <tr
-                    key={row.label}
-                    data-pick
-                    data-row={row.label}
-                    data-pieces={row.pieceIds.join(' ')}
-                    data-lit={lit || undefined}
-                    onClick={() => select(first?.stripId ?? null)}
-                  >
-                    <th scope="row">
-                      <RowButton
-                        onPress={() => select(first?.stripId ?? null)}
-                        aria-label={`Row ${row.label}`}
-                      >
-                        {row.label}
-                      </RowButton>
-                    </th>
-                    <td>
-                      <PiecePicture card={row} longest={longest} width={170} />
-                      <br />
-                      <small>{rowNames(pieces, wording)}</small>
-                      {lapTexts(row.laps, row.directionDeg, wording).map((text) => (
-                        <p key={text} data-lap>
-                          <small>
-                            <Fractions text={text} />
-                          </small>
-                        </p>
-                      ))}
-                      {row.notches.map((notch, i) => (
-                        <p key={i} data-notch>
-                          <small>
-                            <Fractions text={notchText(notch, row.directionDeg, wording)} />
-                          </small>
-                        </p>
-                      ))}
-                    </td>
-                    <td className="number">
-                      <Fractions text={say(row.cutLength, wording)} />
-                    </td>
-                    <td className="number">× {row.pieceIds.length}</td>
-                    <td>
-                      <Fractions text={materialName(row.materialId, wording)} />
-                    </td>
-                    <td>
-                      <small>
-                        {row.start.kind === 'square' && row.end.kind === 'square'
-                          ? 'both square, 0°'
-                          : `${endCutName(row.start, row.faceWidth, wording)}; ${endCutName(row.end, row.faceWidth, wording)}`}
-                      </small>
-                    </td>
-                    <td data-batch={batch.advice}>
-                      <b>{batchText(batch, wording).name}</b>
-                      <br />
-                      <small>
-                        <Fractions text={batchText(batch, wording).why} />
-                      </small>
-                    </td>
-                    <td>
-                      {fixings.map((fixing) => (
-                        <p key={fixing.pieceIds[0]} data-fixing={fixing.advice.fixing}>
-                          <small>
-                            {fixings.length > 1 ? (
-                              <b>
-                                {rowNames(
-                                  pieces.filter(({ id }) => fixing.pieceIds.includes(id)),
-                                  wording,
-                                )}
-                                :{' '}
-                              </b>
-                            ) : null}
-                            <Fractions text={fixingText(fixing, wording)} />
-                          </small>
-                        </p>
-                      ))}
-                    </td>
-                  </tr>
-                )
-              })}
-            </tbody>
-          </Table>
-        </Wide>
+        <WallStage height={WALL_HEIGHT} rods={false} labels={labels} />
+        <Rows role="table" aria-label="Pieces to cut">
+          <caption>{cutText.order}</caption>
+          <thead role="rowgroup">
+            <tr role="row">
+              {cutText.columns.map((name) => (
+                <th key={name} role="columnheader" scope="col">
+                  {name}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody role="rowgroup">
+            {plan.cutList.map((row) => (
+              <CutRow key={row.label} row={row} longest={longest} />
+            ))}
+          </tbody>
+        </Rows>
+        {plan.pieces.length > 0 ? <WallCut /> : null}
+        {awake === 'none' ? <Soft data-awake>{markText.awake}</Soft> : null}
         <ul aria-label="Cautions">
           {WORK_CAUTIONS.map((caution) => (
             <li key={caution}>
@@ -180,7 +105,11 @@ export function CutStage() {
         {boards.materials.map(({ request, result }) =>
           result.ok ? (
             <section key={request.materialId}>
-              {several ? <h3>{materialName(request.materialId, wording)}</h3> : null}
+              {several ? (
+                <h3>
+                  <Fractions text={materialName(request.materialId, wording)} />
+                </h3>
+              ) : null}
               <BoardRows plan={result.value} />
             </section>
           ) : null,

@@ -9,6 +9,7 @@ import { Pages } from '~/ui/Pages'
 import { TextBox } from '~/ui/TextBox'
 import { narrow, space, type } from '~/ui/theme'
 import { TopBar } from '~/ui/TopBar'
+import { JobPictures } from './JobPictures'
 
 export interface JobRow {
   readonly id: string
@@ -16,6 +17,8 @@ export interface JobRow {
   readonly client: string
   readonly wallCount: number
   readonly updated: string
+  /** Its first walls, for their drawings. */
+  readonly walls: readonly { readonly id: string; readonly version: string }[]
 }
 
 const List = styled.ul`
@@ -23,7 +26,7 @@ const List = styled.ul`
 `
 const Item = styled.li`
   display: grid;
-  grid-template-columns: minmax(0, 1fr) auto auto;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 300px) auto auto;
   align-items: center;
   gap: ${space.m};
   padding: ${space.m} ${space.s};
@@ -52,6 +55,7 @@ function JobLine({ job, archived }: { job: JobRow; archived: boolean }) {
         <Link to={`/jobs/${job.id}`}>{job.name}</Link>
         <Soft>{job.client === '' ? 'no client named' : `for ${job.client}`}</Soft>
       </div>
+      <JobPictures jobId={job.id} walls={job.walls} />
       <Soft>
         {count(job.wallCount, 'wall')} · {job.updated}
       </Soft>

@@ -8,8 +8,10 @@ import { tapeName, unitsName } from '~/messages'
 import { PageMain, Row, Sheet } from '~/ui/page'
 import { RadioRow } from '~/ui/RadioRow'
 import { TextBox } from '~/ui/TextBox'
+import type { z } from 'zod'
 import { newJobForm } from './jobForms'
 import { TopBar } from '~/ui/TopBar'
+import { WallLines } from './WallLines'
 
 const UNIT_EXAMPLES: Readonly<Record<Units, string>> = {
   inches: '69 3/16',
@@ -18,15 +20,23 @@ const UNIT_EXAMPLES: Readonly<Record<Units, string>> = {
 }
 
 /** A new job: its name, for whom, and how its lengths are written. */
-export function NewJobPage({ lastResult }: { lastResult: SubmissionResult<string[]> | undefined }) {
-  const [form, fields] = useForm({
+export function NewJobPage({
+  last,
+  lastResult,
+}: {
+  /** The job worked on last: its habits are taken unless a person wants none. */
+  last: { readonly id: string; readonly name: string; readonly units: Units; readonly tape: Tape } | null
+  lastResult: SubmissionResult<string[]> | undefined
+}) {
+  const [form, fields] = useForm<z.input<typeof newJobForm>, z.output<typeof newJobForm>>({
     lastResult: lastResult ?? null,
     onValidate: ({ formData }) => parseWithZod(formData, { schema: newJobForm }),
     shouldValidate: 'onSubmit',
     shouldRevalidate: 'onInput',
   })
-  const [units, setUnits] = useState<Units>('inches')
-  const [tape, setTape] = useState<Tape>('1/16')
+  const [units, setUnits] = useState<Units>(last?.units ?? 'inches')
+  const [tape, setTape] = useState<Tape>(last?.tape ?? '1/16')
+  const [habits, setHabits] = useState<'last' | 'own'>(last ? 'last' : 'own')
   const changeUnits = (next: Units) => {
     setUnits(next)
     if (!tapesFor(next).includes(tape)) setTape(tapesFor(next)[1] ?? tape)
@@ -67,6 +77,32 @@ export function NewJobPage({ lastResult }: { lastResult: SubmissionResult<string
               value={tape}
               options={tapesFor(units).map((id) => ({ id, text: tapeName(id).replace('tape to ', '') }))}
               onChange={setTape}
+            />
+            {last ? (
+              <RadioRow<'last' | 'own'>
+                label="Stuff, boards, prices and layout"
+                name="habit"
+                value={habits}
+                options={[
+                  { id: 'last', text: `as in ${last.name}` },
+                  { id: 'own', text: 'from the start' },
+                ]}
+                onChange={setHabits}
+              />
+            ) : null}
+            <input type="hidden" name="habits" value={habits === 'last' ? (last?.id ?? '') : ''} />
+            <TextBox
+              label="Room"
+              name={fields.room.name}
+              defaultValue={fields.room.initialValue ?? 'Room 1'}
+              problem={fields.room.errors?.[0]}
+            />
+            <WallLines
+              name={fields.lines.name}
+              units={units}
+              tape={tape}
+              initial={fields.lines.initialValue ?? ''}
+              problems={fields.lines.errors ?? []}
             />
             <Row>
               <Button type="submit" $kind="main">

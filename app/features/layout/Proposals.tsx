@@ -1,18 +1,27 @@
 import { inForce } from '~/model'
 import { memo, useMemo, useState } from 'react'
-import { Button as Pressable } from 'react-aria-components'
+import { Info } from 'lucide-react'
+import { Button as Pressable, DialogTrigger } from 'react-aria-components'
 import { styled } from 'styled-components'
 import type { Finding } from '~/core/findings/finding'
-import type { ProposalCard } from '~/core/judgement/cards'
+import type { ProposalCard, ProposalCards } from '~/core/judgement/cards'
 import type { Scene } from '~/core/scene/buildScene'
 import { fitFrame } from '~/drawing/view/frame'
 import { SCREEN } from '~/drawing/view/palette'
 import { SceneView } from '~/drawing/view/SceneView'
 import { useWallEditor } from '~/editor/WallEditor'
-import { count, proposalTitle, proposalWhy, searchClaim } from '~/messages'
+import {
+  type ProposalFigure,
+  proposalFigures,
+  proposalTitle,
+  proposalWhy,
+  searchClaim,
+  thanNow,
+} from '~/messages'
 import { Button } from '~/ui/Button'
 import { Fractions } from '~/ui/Fractions'
 import { Row, Soft } from '~/ui/page'
+import { PopoverBody, PopoverCard } from '~/ui/PopoverCard'
 import { narrow, space, type } from '~/ui/theme'
 import { searchProposals } from '~/workers/proposalsClient'
 import { JudgementFields } from './JudgementFields'
@@ -46,48 +55,60 @@ const List = styled.ol`
     }
   }
 `
+const Item = styled.li`
+  position: relative;
+  display: grid;
+`
 const Card = styled(Pressable)`
   display: grid;
   align-content: start;
-  gap: 2px;
+  gap: 1px;
   width: 100%;
-  height: 100%;
-  padding: ${space.xs} ${space.s} ${space.s};
+  padding: ${space.s} ${space.s} ${space.s} ${space.m};
   border: 1px solid var(--line);
   border-radius: 8px;
   background: var(--raised);
   color: var(--ink);
   text-align: left;
   cursor: pointer;
-  & svg {
-    display: block;
-    width: 100%;
-    height: auto;
-  }
   & b {
+    padding-right: 30px;
     font-size: ${type.body};
-    line-height: 1.2;
-  }
-  & small {
-    font-size: ${type.small};
-    line-height: 1.2;
-    color: var(--ink-soft);
+    line-height: 1.3;
   }
   &[data-hovered],
   &[data-focus-visible] {
     border-color: var(--chalk);
     background: var(--chalk-wash);
   }
-  &[data-now] {
-    border: 2px solid var(--chalk);
+`
+/** The same figure stands in the same place on every card. */
+const Figure = styled.small<{ $than: ProposalFigure['than'] }>`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto 14px;
+  gap: 4px;
+  font-size: ${type.small};
+  line-height: 1.35;
+  color: var(--ink-soft);
+  & > span:nth-child(2) {
+    font-weight: 650;
+    color: ${({ $than }) =>
+      $than === 'worse' ? 'var(--red)' : $than === 'better' ? 'var(--green)' : 'var(--ink)'};
+  }
+  & > span:last-child {
+    color: ${({ $than }) => ($than === 'worse' ? 'var(--red)' : 'var(--green)')};
   }
 `
-const Hit = styled.small`
-  &&& {
-    color: var(--red);
-    font-weight: 600;
-  }
+const Ask = styled(Button)`
+  position: absolute;
+  top: 2px;
+  right: 2px;
+  min-width: 36px;
+  min-height: 36px;
+  padding: 0;
+  justify-content: center;
 `
+const MARKS = { better: '▾', worse: '▴' } as const
 
 const SIZE = { width: 168, height: 60 }
 
@@ -103,32 +124,62 @@ const Thumbnail = memo(function Thumbnail({ scene }: { scene: Scene }) {
   )
 })
 
-function Proposed({ card, plates, old }: { card: ProposalCard; plates: number; old: boolean }) {
+function Proposed({
+  card,
+  answer: { plates, now },
+  old,
+}: {
+  card: ProposalCard
+  answer: ProposalCards
+  old: boolean
+}) {
   const { workpiece, wording, edit, lookAt } = useWallEditor()
   const { survey } = workpiece.wall
   const design = inForce(workpiece.wall.design)
-  const { proposal, scene, pieces, boards } = card
+  const { proposal, scene } = card
   const why = proposalWhy(proposal, survey, plates, design.pattern, wording)
-  const Why = proposal.hits.length > 0 ? Hit : 'small'
+  const title = proposalTitle(proposal, design.pattern, wording)
   return (
-    <Card
-      aria-label={`${proposalTitle(proposal, design.pattern, wording)}. ${why}`}
-      // an answer to an earlier wall would take back what was changed since
-      onPress={() => (old ? undefined : edit(proposal.edits, 'done'))}
-      onHoverStart={() => lookAt(proposal.edits)}
-      onHoverEnd={() => lookAt(null)}
-      onFocus={() => lookAt(proposal.edits)}
-      onBlur={() => lookAt(null)}
-    >
-      <Thumbnail scene={scene} />
-      <b>
-        <Fractions text={proposalTitle(proposal, design.pattern, wording)} />
-      </b>
-      <Why>
-        {count(pieces, 'piece')}, {boards === null ? 'not from these boards' : count(boards, 'board')}.{' '}
-        <Fractions text={why} />
-      </Why>
-    </Card>
+    <Item>
+      <Card
+        aria-label={`${title}. ${why}`}
+        data-proposal
+        // an answer to an earlier wall would take back what was changed since
+        onPress={() => (old ? undefined : edit(proposal.edits, 'done'))}
+        onHoverStart={() => lookAt(proposal.edits)}
+        onHoverEnd={() => lookAt(null)}
+        onFocus={() => lookAt(proposal.edits)}
+        onBlur={() => lookAt(null)}
+      >
+        <b>
+          <Fractions text={title} />
+        </b>
+        {proposalFigures(card, now, plates, wording).map(({ name, text, than }) => (
+          <Figure key={name} $than={than} data-than={than ?? undefined}>
+            <span>{name}</span>
+            <span>
+              <Fractions text={text} />
+            </span>
+            <span role={than ? 'img' : undefined} aria-label={than ? thanNow[than] : undefined}>
+              {than ? MARKS[than] : ''}
+            </span>
+          </Figure>
+        ))}
+      </Card>
+      <DialogTrigger>
+        <Ask $kind="quiet" aria-label={`Why ${title}`}>
+          <Info size={18} aria-hidden />
+        </Ask>
+        <PopoverCard>
+          <PopoverBody aria-label={title}>
+            <Thumbnail scene={scene} />
+            <p>
+              <Fractions text={why} />
+            </p>
+          </PopoverBody>
+        </PopoverCard>
+      </DialogTrigger>
+    </Item>
   )
 }
 
@@ -165,9 +216,7 @@ export function Proposals() {
       {open ? (
         <List>
           {answer?.cards.map((card) => (
-            <li key={card.proposal.id}>
-              <Proposed card={card} plates={answer.plates} old={searching} />
-            </li>
+            <Proposed key={card.proposal.id} card={card} answer={answer} old={searching} />
           ))}
         </List>
       ) : null}

@@ -1,12 +1,15 @@
 import { useRef } from 'react'
-import { Link } from 'react-router'
+import { Link, useFetcher } from 'react-router'
 import { styled } from 'styled-components'
 import { useSize } from '~/drawing/interaction/useSize'
 import { roomLayoutEdits } from '~/core/room/sameLayout'
 import { SavingTools, SavingTrouble } from '~/editor/SavingBar'
 import { roomNotes, type Wording } from '~/messages'
+import { AnywhereButtons } from '~/ui/anywhere'
 import { Button } from '~/ui/Button'
+import { LIMITS } from '~/model'
 import { Logo } from '~/ui/Logo'
+import { Rename } from '~/ui/Rename'
 import { PageHeader, Trail } from '~/ui/PageHeader'
 import { Row, Soft, Spread } from '~/ui/page'
 import { narrow, space } from '~/ui/theme'
@@ -47,6 +50,7 @@ const HEIGHTS = { least: 150, most: 260 }
 /** The walls of a room unrolled side by side: matched, joined in the corners, in the order of fitting. */
 export function RoomPage({ room: data }: { room: RoomData }) {
   const room = useRoom(data)
+  const fetcher = useFetcher()
   const box = useRef<HTMLDivElement>(null)
   const size = useSize(box, FIRST_SIZE)
   const { units, tape, materials } = room.settings
@@ -68,8 +72,20 @@ export function RoomPage({ room: data }: { room: RoomData }) {
         </Link>
         <Trail aria-label="Where this room is">
           <Link to={`/jobs/${data.job.id}`}>{data.job.name}</Link> / <strong>{data.name}</strong>
+          <Rename
+            what="this room"
+            name={data.name}
+            most={LIMITS.name}
+            onRename={(name) =>
+              void fetcher.submit(
+                { intent: 'renameRoom', roomId: data.id, name },
+                { method: 'post', action: `/jobs/${data.job.id}` },
+              )
+            }
+          />
         </Trail>
         <Row>
+          <AnywhereButtons />
           <SavingTools saver={room.saver} here={null} />
         </Row>
         <SavingTrouble saver={room.saver} here={null} />

@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { styled } from 'styled-components'
 import { isOpening, isPlate } from '~/core/survey/obstacles'
+import { PLATE_SIZES, usualThing } from '~/core/survey/usualThings'
 import { useWallEditor } from '~/editor/WallEditor'
 import { inches, type Length, nearestNanometer, ZERO } from '~/length'
 import { say, thingName } from '~/messages'
@@ -14,7 +15,7 @@ import { Row, Soft } from '~/ui/page'
 import { space } from '~/ui/theme'
 import { ThingFromLaser } from './ThingFromLaser'
 import { Pair } from '~/ui/fields'
-import { PLATE_SIZES, usualThing } from './usualThings'
+import { newEntryId } from './takeReading'
 
 const Card = styled.div`
   display: grid;
@@ -215,7 +216,7 @@ export function ThingsPanel({ picked, pick }: Picking) {
         has={survey.things.length}
         $kind="main"
         onPress={() => {
-          const thing = usualThing(kind, survey)
+          const thing = usualThing(kind, survey, newEntryId(kind))
           edit([{ type: 'patchSurvey', patch: { things: [...survey.things, thing] } }], 'done')
           pick(thing.id)
         }}

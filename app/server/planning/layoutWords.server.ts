@@ -5,13 +5,19 @@ import type { Workpiece } from '~/model'
 /** How long one wall may be planned for. */
 export const PLANNING_DEADLINE_MS = 4_000
 /** How many walls' words are kept. */
-const KEPT = 10_000
+const KEPT = 4_000
+
+/** What a planned wall is: its layout in a few words, its small drawing (SVG), what is wrong with the layout, what keeps it from the saw. */
+export interface WallSaid {
+  readonly words: string
+  readonly picture: string
+  readonly wrong: number
+  readonly open: number
+}
 
 /** What a wall's layout is in a few words, or why it can't be said. */
 export type LayoutWords =
-  | { readonly kind: 'said'; readonly words: string }
-  | { readonly kind: 'tooLong' }
-  | { readonly kind: 'broken' }
+  ({ readonly kind: 'said' } & WallSaid) | { readonly kind: 'tooLong' } | { readonly kind: 'broken' }
 
 export interface WordsWanted {
   /** The same for the same documents: what was planned once is not planned again. */
@@ -21,7 +27,7 @@ export interface WordsWanted {
 
 interface Answer {
   readonly ticket: number
-  readonly words: string | null
+  readonly said: WallSaid | null
 }
 
 /** A process that plans: what the planner asks of it. */
@@ -61,8 +67,8 @@ export function layoutPlanner(start: () => PlanningProcess = startProcess, deadl
   const planning = () => {
     if (process) return process
     const started = start()
-    started.onAnswer(({ ticket, words }) => {
-      if (ticket === waiting?.ticket) settle(words === null ? { kind: 'broken' } : { kind: 'said', words })
+    started.onAnswer(({ ticket, said }) => {
+      if (ticket === waiting?.ticket) settle(said === null ? { kind: 'broken' } : { kind: 'said', ...said })
     })
     started.onEnd(() => {
       if (process !== started) return

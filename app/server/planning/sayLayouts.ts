@@ -1,17 +1,29 @@
-// A process of its own beside the server: plans one wall after the other and says what each is.
+// A process of its own beside the server: plans one wall after the other, says what each is and draws it small.
 import { computePlan } from '~/core/computePlan'
+import { blocking } from '~/core/findings/surveyFindings'
+import { buildScene } from '~/core/scene/buildScene'
+import { pictureSvg } from '~/core/scene/pictureSvg'
 import { layoutTitle } from '~/messages'
 import type { Workpiece } from '~/model'
+import type { WallSaid } from './layoutWords.server'
+
+function said(workpiece: Workpiece): WallSaid {
+  const { units, tape, materials, fit } = workpiece.settings
+  const { survey } = workpiece.wall
+  const plan = computePlan(workpiece)
+  return {
+    words: layoutTitle(plan, { format: { units, tape }, materials }),
+    picture: pictureSvg(buildScene(plan, survey)),
+    wrong: plan.findings.filter(({ stage, severity }) => stage === 'layout' && severity === 'wrong').length,
+    open: blocking(plan.findings, survey, fit).length,
+  }
+}
 
 process.on('message', ({ ticket, workpiece }: { ticket: number; workpiece: Workpiece }) => {
-  const { units, tape, materials } = workpiece.settings
   try {
-    process.send?.({
-      ticket,
-      words: layoutTitle(computePlan(workpiece), { format: { units, tape }, materials }),
-    })
+    process.send?.({ ticket, said: said(workpiece) })
   } catch {
-    process.send?.({ ticket, words: null })
+    process.send?.({ ticket, said: null })
   }
 })
 // a server that is gone, however it went, leaves nothing running

@@ -1,6 +1,5 @@
 import { inches, type Length, nanometers, ZERO } from '~/length'
 import type { Survey, Thing, ThingKind } from '~/model'
-import { newEntryId } from './takeReading'
 
 /** Usual sizes, width by height in inches, casing, height of the middle or the bottom: common practice, no source. */
 const USUAL: Readonly<Record<ThingKind, { width: number; height: number; casing: number; bottom: number }>> =
@@ -39,12 +38,12 @@ function startLeft(kind: ThingKind, survey: Survey, width: Length): Length {
   return nanometers(kind === 'cutOff' ? room : Math.round(room / 2))
 }
 
-/** A thing of usual size in the middle of the wall, to be put in its place. */
-export function usualThing(kind: ThingKind, survey: Survey): Thing {
+/** A thing of usual size in the middle of the wall, by this identifier, to be put in its place. */
+export function usualThing(kind: ThingKind, survey: Survey, id: string): Thing {
   const { width, height, casing, bottom } = USUAL[kind]
   const fits = nanometers(Math.min(inches(width), survey.width))
   return {
-    id: newEntryId(kind),
+    id,
     kind,
     left: startLeft(kind, survey, fits),
     bottom: kind === 'cutOff' ? nanometers(Math.max(0, survey.height - inches(height))) : inches(bottom),

@@ -1,0 +1,66 @@
+import { useEffect, useState } from 'react'
+import { useLocation, useNavigate } from 'react-router'
+import { AnywhereContext, type AnywhereSheet } from '~/ui/anywhere'
+import { useFocusKept } from '~/ui/useFocusKept'
+import { useKept } from '~/ui/useKept'
+import { FindSheet } from './FindSheet'
+import { KeysSheet } from './KeysSheet'
+
+const STAGES = ['measure', 'layout', 'mark', 'cut', 'buy']
+
+function isTyping(target: EventTarget | null): boolean {
+  return (
+    target instanceof HTMLElement &&
+    (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName))
+  )
+}
+
+/** What every page has: search and keys by a press or a key, and a focus that is never lost. */
+export function Anywhere({ children }: { children: React.ReactNode }) {
+  const [sheet, setSheet] = useState<AnywhereSheet | null>(null)
+  const [{ singles }, keep] = useKept('regla keys', { singles: true })
+  const navigate = useNavigate()
+  const { pathname } = useLocation()
+  useFocusKept(pathname)
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'k') {
+        event.preventDefault()
+        setSheet('find')
+        return
+      }
+      const plain = !event.ctrlKey && !event.metaKey && !event.altKey
+      // a sheet or a popover that is open has the keys to itself
+      if (
+        !singles ||
+        !plain ||
+        isTyping(event.target) ||
+        document.querySelector('[role=dialog],[role=listbox]')
+      )
+        return
+      if (event.key === '/' || event.key === '?') {
+        event.preventDefault()
+        setSheet(event.key === '/' ? 'find' : 'keys')
+        return
+      }
+      const wall = /^\/jobs\/[^/]+\/walls\/[^/]+(?=\/)/.exec(pathname)
+      const stage = STAGES[Number(event.key) - 1]
+      if (wall && stage) void navigate(`${wall[0]}/${stage}`)
+    }
+    window.addEventListener('keydown', onKey)
+    return () => window.removeEventListener('keydown', onKey)
+  }, [singles, navigate, pathname])
+  const close = () => setSheet(null)
+  return (
+    <AnywhereContext value={setSheet}>
+      {children}
+      <FindSheet open={sheet === 'find'} onClose={close} />
+      <KeysSheet
+        open={sheet === 'keys'}
+        onClose={close}
+        singles={singles}
+        setSingles={(next) => keep({ singles: next })}
+      />
+    </AnywhereContext>
+  )
+}

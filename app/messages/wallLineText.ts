@@ -1,0 +1,63 @@
+import type { TypedWall, WallLineProblem } from '~/core/files/wallLines'
+import type { Units } from '~/length'
+import { LIMITS, type ThingKind } from '~/model'
+import { lengthIssueText } from './lengthIssue'
+import { thingName } from './surveyWords'
+import { say, sayWithUnit, type Wording } from './words'
+
+/** How a wall is typed, by the units of the job. */
+export function wallLineExample(units: Units): string {
+  return {
+    inches: 'Bay wall: 139 1/4 x 97, base 5 1/4, outlet at 62',
+    'feet-inches': "Bay wall: 11' 7 1/4 x 8' 1, base 5 1/4, outlet at 5' 2",
+    mm: 'Bay wall: 3537 x 2464, base 133, outlet at 1575',
+  }[units]
+}
+
+/** What can be typed, in a sentence. */
+export const WALL_LINE_HELP =
+  'Name: width x height. Then, after commas, what is there: base, crown (off, if it comes off), door 30 x 80 at 104, window 34 x 46 at 40 up 30, outlet at 22, between casings 3 1/2, inside border 3 1/2. Openings go by their left edge, plates by their middle, all from the left.'
+
+/** What is wrong in a line that was typed for a wall, and what to do. */
+export function wallLineProblemText(problem: WallLineProblem, units: Units): string {
+  const { line, read } = problem
+  const example = `Write it like “${wallLineExample(units)}”.`
+  switch (problem.code) {
+    case 'badLength':
+      return `Line ${line}: ${lengthIssueText(problem.issue, units)}`
+    case 'noHeight':
+      return `Line ${line}: “${read}” gives one size where width x height is wanted. ${example}`
+    case 'noSize':
+      return `Line ${line}: “${read}” is no width x height. ${example}`
+    case 'unknownPart':
+      return `Line ${line}: nobody knows what “${read}” is. Known are base, crown, door, window, outlet, switch, vent, thermostat, sconce, up, casing, between casings, inside border.`
+    case 'outOfRange':
+      return `Line ${line}: “${read}” is no size of anything on a wall. Check the unit.`
+    case 'longName':
+      return `Line ${line}: keep the name to ${LIMITS.name} letters.`
+    case 'tooManyThings':
+      return `Line ${line}: a wall holds ${LIMITS.things} things at most.`
+  }
+}
+
+/** Bay wall: 139 1/4 in wide, 97 in high, base 5 1/4, outlet. */
+export function typedWallText({ survey }: TypedWall, name: string, w: Wording): string {
+  if (!survey) return `${name}: to be measured`
+  const { baseboard, crown, things } = survey
+  const counts = new Map<ThingKind, number>()
+  for (const { kind } of things) counts.set(kind, (counts.get(kind) ?? 0) + 1)
+  return [
+    `${name}: ${sayWithUnit(survey.width, w)} wide, ${sayWithUnit(survey.height, w)} high`,
+    ...(baseboard
+      ? [`base ${say(baseboard.height, w)}${baseboard.fate === 'remove' ? ', comes off' : ''}`]
+      : []),
+    ...(crown ? [`crown ${say(crown.height, w)}${crown.fate === 'remove' ? ', comes off' : ''}`] : []),
+    ...[...counts].map(([kind, n]) => `${n > 1 ? `${n} × ` : ''}${thingName(kind)}`),
+  ].join(', ')
+}
+
+/** What the button that makes new walls does: it says so before it is pressed. */
+export function newWallsWord(walls: number, measured: number): string {
+  if (walls > 1) return `Add ${walls} walls`
+  return measured === 1 ? 'Add this wall and lay it out' : 'Measure this wall'
+}
