@@ -11,6 +11,7 @@ import {
   STARTING_BOXES,
   STARTING_JUDGEMENT,
   type Thing,
+  withDesign,
   type Workpiece,
 } from '~/model'
 import { keptBase, reading, thing, wallOf } from './namedWalls'
@@ -212,3 +213,10 @@ export const anyMeetingWall: fc.Arbitrary<Workpiece> = fc
         ),
       ),
   )
+
+/** A wall on which everything stands at once, with a grid whose border has no rail at its foot. */
+export const anyThreeSidedGrid = anyMeetingWall.map((workpiece) => {
+  const { design } = workpiece.wall
+  const border = { pattern: 'grid', border: 'threeSided', topRail: null, cap: null } as const
+  return { ...workpiece, wall: { ...workpiece.wall, design: withDesign(design, border) } }
+})

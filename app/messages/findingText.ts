@@ -57,7 +57,9 @@ export function findingText(says: FindingSays, w: Wording): string {
     case 'tooManyStrips':
       return `That makes ${says.strips} strips on one wall; the most Regla lays out is ${says.most}. Check the gap.`
     case 'noCountInLimits':
-      return `No count of strips gives equal gaps between ${say(says.least, w)} and ${sayWithUnit(says.most, w)}.`
+      return says.moreThan
+        ? `No count of strips gives equal gaps over ${say(says.least, w)} and up to ${sayWithUnit(says.most, w)}.`
+        : `No count of strips gives equal gaps between ${say(says.least, w)} and ${sayWithUnit(says.most, w)}.`
     case 'noStudsKnown':
       return 'No studs are known on this stretch. Mark them where the wall is measured.'
     case 'stripsOverlap':

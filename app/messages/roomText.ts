@@ -101,5 +101,16 @@ export const roomNotes = {
   othersLeftOut: 'Walls of another pattern, and those set apart, are left out.',
   noMatch: 'No set of counts keeps every wall between these limits. Widen them.',
   oneWall: 'A corner needs two walls. Add the wall beside this one to the room.',
+  moreThanLeast: 'More than the least, not that much itself',
+  leastWillDo: 'The least itself will do',
   nothingRuns: 'Nothing runs from one to the other.',
+} as const
+
+export const layOutLikeText = {
+  group: 'Lay all walls out alike',
+  which: 'Which wall they are laid out like',
+  counts: 'Whose counts',
+  wish: 'counts by the wish',
+  own: 'each wall’s own counts',
+  press: (name: string) => `Lay all out like ${name}`,
 } as const

@@ -37,6 +37,7 @@ const PARTS: Readonly<Record<ChangedPart, string>> = {
   'design.judgement': 'what a layout is judged by',
   'design.sectionOwn': 'counts of sections',
   'design.shift': 'shift',
+  'design.schools': 'spacing',
   'design.fillers': 'fillers',
   'settings.units': 'units',
   'settings.tape': 'tape',

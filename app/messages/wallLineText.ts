@@ -1,4 +1,5 @@
 import type { TypedWall, WallLineProblem } from '~/core/files/wallLines'
+import type { WidthRead } from '~/core/survey/widthRead'
 import type { Units } from '~/length'
 import { LIMITS, type ThingKind } from '~/model'
 import { lengthIssueText } from './lengthIssue'
@@ -61,3 +62,27 @@ export function newWallsWord(walls: number, measured: number): string {
   if (walls > 1) return `Add ${walls} walls`
   return measured === 1 ? 'Add this wall and lay it out' : 'Measure this wall'
 }
+
+/** How a width was read, for choosing, and what its field is called then. */
+export function widthReadName(read: WidthRead): { text: string; label: string; hint: string } {
+  return {
+    corners: { text: 'corner to corner', label: 'Width, corner to corner', hint: 'the whole wall' },
+    casings: {
+      text: 'between the casings',
+      label: 'Width, between the casings',
+      hint: 'casings stand at both ends; their own width is set under “What stands there”',
+    },
+    border: {
+      text: 'inside the border',
+      label: 'Width, inside the border',
+      hint: 'the strip at each end comes on top',
+    },
+  }[read]
+}
+
+export const measureLineText = {
+  label: 'All of it in one line',
+  take: 'Take it over',
+  noSize: 'That is a name. Write width x height.',
+  full: `A wall holds ${LIMITS.things} things at most.`,
+} as const

@@ -13,6 +13,7 @@ import {
   railSchema,
   STARTING_JUDGEMENT,
 } from './pattern'
+import { spacingSchema } from './spacing'
 import { STOCK_LIST } from './stockList'
 import {
   type GridOptions,
@@ -70,6 +71,11 @@ function placedShape(length: LengthSchema) {
       .default({}),
     /** All strips moved along the wall from where the school puts them; to the right where positive. */
     shift: length.default(ZERO),
+    /** Schools the spacing had before, each as it was left with its shift, the last left first: the way back to them. */
+    schools: z
+      .array(z.strictObject({ spacing: spacingSchema(length), shift: length }))
+      .max(LIMITS.schools)
+      .default([]),
     /** Strips ripped to width that take up what is left between the layout and the wall at its two ends. */
     fillers: z
       .strictObject({ left: positive(length), right: positive(length) })
@@ -164,8 +170,8 @@ export const OWN_KEYS = [
   'apart',
   'judgement',
 ] as const satisfies (keyof Own)[]
-export const PLACED_KEYS = ['sectionOwn', 'shift', 'fillers'] as const satisfies (keyof Placed)[]
-const NOTHING_PLACED: Placed = { sectionOwn: {}, shift: ZERO, fillers: null }
+export const PLACED_KEYS = ['sectionOwn', 'shift', 'schools', 'fillers'] as const satisfies (keyof Placed)[]
+const NOTHING_PLACED: Placed = { sectionOwn: {}, shift: ZERO, schools: [], fillers: null }
 
 const views = new WeakMap<DesignDocument, Design>()
 

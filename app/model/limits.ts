@@ -19,6 +19,8 @@ export const LIMITS = {
   rails: 12,
   rows: 40,
   strips: 400,
+  /** Ways of spacing there are. */
+  schools: 7,
   boxes: 200,
   rooms: 60,
   wallsInRoom: 60,

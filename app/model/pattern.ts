@@ -57,6 +57,8 @@ export function boxesSchema(length: LengthSchema) {
     /** Wished width of a box, outside to outside, and its limits. */
     wish: positive(length),
     least: positive(length),
+    /** A box has to be wider than `least`; otherwise that much will do. */
+    moreThan: z.boolean().optional(),
     most: positive(length),
     /** A count picked by hand for a wall without openings; null takes the nearest to the wish. */
     count: z.number().int().min(1).max(LIMITS.boxes).nullable(),

@@ -42,8 +42,8 @@ function optionShapes(length: LengthSchema) {
     slats: uprightShape(length),
     grid: {
       ...uprightShape(length),
-      /** The perimeter, and the weights its rows' heights go by, from the bottom up. */
-      border: z.enum(['none', 'butt', 'miter']).default('butt'),
+      /** The perimeter (`threeSided` has no rail at its foot: it stands on what stays there), and the weights its rows' heights go by, from the bottom up. */
+      border: z.enum(['none', 'butt', 'miter', 'threeSided']).default('butt'),
       rows: z.array(z.number().positive().max(100)).min(1).max(LIMITS.rows).default([1, 1]),
     },
     boxes: { ...plainShape(length), boxes: boxesSchema(length).default(STARTING_BOXES) },

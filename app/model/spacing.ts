@@ -24,6 +24,8 @@ export function spacingSchema(length: LengthSchema) {
       wish: positive(length),
       measure,
       least: notNegative(length),
+      /** The gap has to be more than `least`; otherwise that much will do. */
+      moreThan: z.boolean().optional(),
       most: positive(length),
       ends,
       /** A count picked by hand; null takes the nearest. */

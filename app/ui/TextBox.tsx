@@ -17,12 +17,16 @@ const Wrong = styled(FieldError)`
 export function TextBox({
   label,
   problem,
+  placeholder,
   ...rest
-}: TextFieldProps & { label: string; problem?: string | undefined }) {
+}: TextFieldProps & { label: string; problem?: string | undefined; placeholder?: string }) {
   return (
     <Field {...rest} isInvalid={problem !== undefined} validationBehavior="aria">
       <FieldName>{label}</FieldName>
-      <FieldBox autoComplete={rest.autoComplete ?? 'off'} />
+      <FieldBox
+        autoComplete={rest.autoComplete ?? 'off'}
+        {...(placeholder === undefined ? {} : { placeholder })}
+      />
       {problem === undefined ? null : <Wrong>{problem}</Wrong>}
     </Field>
   )

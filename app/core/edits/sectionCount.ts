@@ -13,3 +13,15 @@ export function withCount(design: Design, sectionId: string, count: number): Par
     }
   return rulesOf(design).withCount(design, count)
 }
+
+/** Some count was picked by hand, so that the wish no longer decides it. */
+export function isPicked(design: Design): boolean {
+  const spacing = rulesOf(design).spacing(design)
+  const own = spacing.school === 'nearWish' && spacing.strips !== null
+  return own || Object.keys(design.sectionOwn).length > 0
+}
+
+/** All counts left to the wish again. */
+export function unpicked(design: Design): Partial<Design> {
+  return { sectionOwn: {}, ...rulesOf(design).withoutCount(design) }
+}

@@ -10,6 +10,7 @@ import {
   fewestStrips,
   type Placement,
   type SpacingIssue,
+  isEnough,
 } from '../spacing'
 import type { Finding, WayOut } from './finding'
 
@@ -198,7 +199,8 @@ function outsideLimits(workpiece: Workpiece, layout: Layout): Finding[] {
   const { spacing } = inForce(workpiece.wall.design)
   const gap = gapOf(layout)
   if (spacing.school !== 'nearWish' || spacing.strips === null || gap === null) return []
-  if (gap >= spacing.least - ROUNDING && gap <= spacing.most + ROUNDING) return []
+  const enough = spacing.moreThan === true ? isEnough(gap, spacing) : gap >= spacing.least - ROUNDING
+  if (enough && gap <= spacing.most + ROUNDING) return []
   return [
     {
       stage: 'layout',

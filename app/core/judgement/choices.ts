@@ -52,7 +52,7 @@ export function cellWays(
     nearestNanometer(section.right - section.left),
     nearestNanometer(layout.uprightHead - layout.uprightFoot),
     layout.stripWidth,
-    border,
+    design.border,
     proportion,
     wishOf(design, layout),
   )

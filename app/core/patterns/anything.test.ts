@@ -86,7 +86,7 @@ const anything = fc
     height,
     margin: length(1, 60),
     rows: fc.array(fc.constantFrom(0.5, 1, 3), { minLength: 1, maxLength: 12 }),
-    border: fc.constantFrom('none' as const, 'butt' as const, 'miter' as const),
+    border: fc.constantFrom('none' as const, 'butt' as const, 'miter' as const, 'threeSided' as const),
     levelRule: fc.constantFrom(...LEVEL_RULES),
     corners: fc.record({ left: fc.constantFrom(...CORNER_ENDS), right: fc.constantFrom(...CORNER_ENDS) }),
     sections: fc.constantFrom('across' as const, 'beside' as const),

@@ -28,7 +28,7 @@ const anyDesign: fc.Arbitrary<Partial<Design>> = fc
     ends: fc.constantFrom('gap' as const, 'strip' as const, 'half' as const, 'stripGap' as const),
     sections: fc.constantFrom('across' as const, 'beside' as const),
     through: fc.constantFrom('uprights' as const, 'rails' as const, 'byStock' as const),
-    border: fc.constantFrom('none' as const, 'butt' as const, 'miter' as const),
+    border: fc.constantFrom('none' as const, 'butt' as const, 'miter' as const, 'threeSided' as const),
     rows: fc.array(fc.constantFrom(1, 1.5, 2), { minLength: 1, maxLength: 3 }),
     margin: eighths(2, 6),
     upper: fc.boolean(),

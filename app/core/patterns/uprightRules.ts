@@ -59,6 +59,8 @@ function withGap(workpiece: Workpiece, wanted: Length): Partial<Design> {
           wish: asMeasured(spacing.measure),
           least: nanometers(Math.min(spacing.least, gap)),
           most: nanometers(Math.max(spacing.most, gap)),
+          // a gap that was pulled to the limit itself is wanted there
+          ...(gap <= spacing.least ? { moreThan: false } : {}),
           strips: null,
         },
       }

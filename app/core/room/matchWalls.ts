@@ -75,11 +75,12 @@ export function roomWish({ wall, settings }: Workpiece): SpacingOf<'nearWish'> {
 
 /**
  * The members of a room: the sections of all walls of one pattern, those over and under openings left out, whose width
- * the opening gives, and so are walls that are set apart. Gaps lie within `least` and `most`.
+ * the opening gives, and so are walls that are set apart. Gaps lie within `least` and `most`; with `moreThan` they are
+ * wider than `least`.
  */
 export function matchMembers(
   walls: readonly WallOfRoom[],
-  limits: { readonly least: Length; readonly most: Length },
+  limits: { readonly least: Length; readonly most: Length; readonly moreThan?: boolean | undefined },
 ): MatchMember[] {
   return walls.flatMap(({ id, workpiece }) => {
     const { wall, settings } = workpiece
@@ -96,6 +97,7 @@ export function matchMembers(
           ends,
           wish: limits.least,
           least: limits.least,
+          moreThan: limits.moreThan,
           most: limits.most,
           measure: 'gap' as const,
         }

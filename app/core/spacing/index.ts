@@ -9,7 +9,7 @@ import { BARE_SPAN, type Placement, type SpacingIssue, type SpanContext } from '
 import { placeToStuds } from './toStuds'
 
 export { END_PARTS, equalGap, fewestStrips, gapCount } from './equalGaps'
-export { choicesAround, clearWish, type CountChoice, countChoices, nearestChoice } from './nearWish'
+export { choicesAround, clearWish, type CountChoice, countChoices, isEnough, nearestChoice } from './nearWish'
 export {
   BARE_SPAN,
   type Placement,

@@ -26,11 +26,19 @@ export function countChoices(wanted: SpacingOf<'nearWish'>, span: Length, stripW
       strips,
       gap,
       offWish: gap - wish,
-      withinLimits: gap >= wanted.least && gap <= wanted.most,
+      withinLimits: isEnough(gap, wanted) && gap <= wanted.most,
     })
-    if (gap < wanted.least && gap < wish) break
+    if (!isEnough(gap, wanted) && gap < wish) break
   }
   return choices
+}
+
+/** A gap is as wide as is asked for: so much at least, or more than that. Half a nanometer is nothing. */
+export function isEnough(
+  gap: number,
+  { least, moreThan }: Pick<SpacingOf<'nearWish'>, 'least' | 'moreThan'>,
+): boolean {
+  return moreThan === true ? gap > least + 0.5 : gap >= least
 }
 
 /** The wish as a clear gap, whichever way it was given. */
@@ -64,7 +72,12 @@ export const placeNearWish: SchoolOf<SpacingOf<'nearWish'>> = (wanted, span, str
   if (strips === undefined) {
     return span < stripWidth
       ? fail({ code: 'noStripFits', span, stripWidth })
-      : fail({ code: 'noCountInLimits', least: wanted.least, most: wanted.most })
+      : fail({
+          code: 'noCountInLimits',
+          least: wanted.least,
+          most: wanted.most,
+          moreThan: wanted.moreThan === true,
+        })
   }
   return placeEqualByCount({ school: 'equalByCount', strips, ends: wanted.ends }, span, stripWidth, context)
 }

@@ -27,7 +27,13 @@ export type SpacingIssue =
   | { readonly code: 'needTwoStrips' }
   | { readonly code: 'noStripFits'; readonly span: Length; readonly stripWidth: Length }
   | { readonly code: 'tooManyStrips'; readonly strips: number; readonly most: number }
-  | { readonly code: 'noCountInLimits'; readonly least: Length; readonly most: Length }
+  | {
+      readonly code: 'noCountInLimits'
+      readonly least: Length
+      readonly most: Length
+      /** It has to be more than the least. */
+      readonly moreThan: boolean
+    }
   | { readonly code: 'noStudsKnown' }
   | { readonly code: 'stripsOverlap'; readonly strip: number; readonly by: Length }
   | { readonly code: 'rowsTooMany'; readonly rows: number; readonly needed: Length; readonly height: Length }

@@ -13,6 +13,7 @@ import { PriceField } from '~/ui/PriceField'
 import { Table } from '~/ui/Table'
 import { Pair } from '~/ui/fields'
 import { space } from '~/ui/theme'
+import { OfferLines } from './OfferLines'
 
 const Section = styled.section`
   display: grid;
@@ -108,6 +109,7 @@ export function OfferTable({ materialId }: { materialId: string }) {
           ))}
         </tbody>
       </Table>
+      <OfferLines materialId={materialId} offers={offers} />
       <Adding>
         <LengthField
           label="Another length"

@@ -5,6 +5,7 @@ import { materialName } from '~/messages'
 import { type Boxes, type Edit, inForce } from '~/model'
 import { Choice } from '~/ui/Choice'
 import { Sentence } from '~/ui/Sentence'
+import { MoreThan } from './MoreThan'
 
 /** Boxes told as a sentence: moulding, margin, wished width, rows. */
 export function BoxSentence() {
@@ -71,7 +72,12 @@ export function BoxSentence() {
         toEdits={(value) => patched({ margin: value })}
       />
       , {margin('above', 'above')} and {margin('below', 'below')}; each near{' '}
-      {width('wish', 'Wished width of a box')} wide outside to outside, no less than{' '}
+      {width('wish', 'Wished width of a box')} wide outside to outside,{' '}
+      <MoreThan
+        label="Least width of a box, at least or more"
+        moreThan={boxes.moreThan}
+        onChange={(moreThan) => patch({ moreThan, count: null })}
+      />{' '}
       {width('least', 'Least width of a box')} and no more than {width('most', 'Most width of a box')}.{' '}
       <Choice
         word

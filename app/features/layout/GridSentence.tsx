@@ -60,6 +60,11 @@ export function GridSentence() {
           { id: 'none', text: 'no border' },
           { id: 'butt', text: 'a border butted at the corners' },
           { id: 'miter', text: 'a border mitered at the corners' },
+          {
+            id: 'threeSided',
+            text: 'a border on three sides',
+            hint: 'none at the foot: its sides stand on the base that stays, or on the floor',
+          },
         ]}
         onChange={(border) => patch({ border })}
       />

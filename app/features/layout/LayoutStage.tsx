@@ -8,8 +8,10 @@ import { Drawn, Heading, Side, Split } from '~/editor/Workbench'
 import { formatLength } from '~/length'
 import { layoutTitle } from '~/messages'
 import { Fractions } from '~/ui/Fractions'
+import { Row } from '~/ui/page'
 import { CountChoices } from './CountChoices'
 import { FrameSentence } from './FrameSentence'
+import { KeptSentence, LikeBeside } from './KeptSentence'
 import { AlignFold, HeightsFold } from './HeightsFold'
 import { OwnSize } from './OwnSize'
 import { PATTERN_PARTS } from './patternParts'
@@ -49,7 +51,11 @@ export function LayoutStage() {
             <Sentence key={i} />
           ))}
           {places === null ? null : <FrameSentence />}
-          {places === 'uprights' ? <OwnSize /> : null}
+          <KeptSentence />
+          <Row>
+            {places === 'uprights' ? <OwnSize /> : null}
+            <LikeBeside />
+          </Row>
         </section>
         <CountChoices />
         <Findings only={({ stage }) => stage !== 'measure'} />

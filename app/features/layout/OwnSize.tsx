@@ -1,13 +1,13 @@
 import { useState } from 'react'
 import { DialogTrigger } from 'react-aria-components'
+import { readMaterialLines } from '~/core/files/stockLines'
 import { useWallEditor } from '~/editor/WallEditor'
-import { inches } from '~/length'
-import { LIMITS, usualOffers } from '~/model'
+import { stockLineProblemText, stockLineText } from '~/messages'
+import { type Edit, LIMITS, usualOffers } from '~/model'
 import { AddButton } from '~/ui/AddButton'
 import { Button } from '~/ui/Button'
-import { LengthField } from '~/ui/LengthField'
-import { TextBox } from '~/ui/TextBox'
 import { PopoverBody, PopoverCard } from '~/ui/PopoverCard'
+import { TextLines } from '~/ui/TextLines'
 
 /** A free identifier for a material of this name. */
 function idFor(name: string, taken: readonly string[]): string {
@@ -21,29 +21,30 @@ function idFor(name: string, taken: readonly string[]): string {
   return id
 }
 
-/** A strip of one's own size, added to the job's materials and used for the battens. */
+/** Strips of one's own size, typed one a line, added to the job's materials; the first is used for the battens. */
 export function OwnSize() {
-  const { workpiece, wording, edit } = useWallEditor()
-  const [name, setName] = useState('')
-  const [width, setWidth] = useState(inches(2))
-  const [thickness, setThickness] = useState(inches(0.5))
+  const { workpiece, edit } = useWallEditor()
+  const { units, materials, shop } = workpiece.settings
+  const [text, setText] = useState('')
+  const read = readMaterialLines(text, units)
+  const typed = read.ok ? read.value : []
   const add = (close: () => void) => {
-    const { materials } = workpiece.settings
-    const id = idFor(
-      name,
-      materials.map((material) => material.id),
-    )
-    edit(
-      [
-        { type: 'addMaterial', material: { id, nominal: name.trim(), name: '', width, thickness } },
-        ...usualOffers(id, workpiece.settings.units)
-          .slice(0, Math.max(0, LIMITS.offers - workpiece.settings.shop.offers.length))
-          .map((offer) => ({ type: 'setOffer' as const, offer })),
-        { type: 'patchDesign', patch: { battenMaterial: id } },
-      ],
-      'done',
-    )
-    setName('')
+    const taken = materials.map(({ id }) => id)
+    let room = LIMITS.offers - shop.offers.length
+    const edits = typed.flatMap(({ name, width, thickness }): Edit[] => {
+      const id = idFor(name, taken)
+      taken.push(id)
+      const offers = usualOffers(id, units).slice(0, Math.max(0, room))
+      room -= offers.length
+      return [
+        { type: 'addMaterial', material: { id, nominal: name, name: '', width, thickness } },
+        ...offers.map((offer): Edit => ({ type: 'setOffer', offer })),
+      ]
+    })
+    const first = taken[materials.length]
+    if (first === undefined) return
+    edit([...edits, { type: 'patchDesign', patch: { battenMaterial: first } }], 'done')
+    setText('')
     close()
   }
   return (
@@ -53,31 +54,34 @@ export function OwnSize() {
         <PopoverBody aria-label="A strip of your own size">
           {({ close }) => (
             <>
-              <TextBox label="What you call it" value={name} onChange={setName} maxLength={40} autoFocus />
-              <LengthField
-                label="Actual width"
-                value={width}
-                format={wording.format}
-                onChange={setWidth}
-                least={inches(0.125)}
-                most={inches(48)}
-              />
-              <LengthField
-                label="Actual thickness"
-                value={thickness}
-                format={wording.format}
-                onChange={setThickness}
-                least={inches(0.0625)}
-                most={inches(4)}
+              <TextLines
+                label={stockLineText.materials}
+                value={text}
+                onChange={setText}
+                rows={2}
+                placeholder={stockLineText.materialsExample(units)}
+                problems={
+                  read.ok || text.split('\n').length < 2
+                    ? []
+                    : read.issue.map((problem) => stockLineProblemText(problem, units))
+                }
+                autoFocus
+                onKeyDown={(event) => {
+                  // one line is kept by Enter; for several it makes the next
+                  if (event.key !== 'Enter' || event.shiftKey || typed.length !== 1)
+                    return event.continuePropagation()
+                  event.preventDefault()
+                  add(close)
+                }}
               />
               <AddButton
                 what="materials"
-                has={workpiece.settings.materials.length}
+                has={materials.length + Math.max(0, typed.length - 1)}
                 $kind="main"
-                isDisabled={name.trim() === ''}
+                isDisabled={typed.length === 0}
                 onPress={() => add(close)}
               >
-                Use it for the battens
+                {typed.length > 1 ? stockLineText.keepMaterials(typed.length) : stockLineText.keepMaterial}
               </AddButton>
             </>
           )}

@@ -1,4 +1,4 @@
-import { withCount } from '~/core/edits/sectionCount'
+import { isPicked, unpicked, withCount } from '~/core/edits/sectionCount'
 import { wishOf } from '~/core/judgement/candidates'
 import { rulesOf } from '~/core/patterns/rules'
 import { matchEdits, matchGaps, matchMembers } from '~/core/room/matchWalls'
@@ -16,17 +16,6 @@ import { Sentence } from '~/ui/Sentence'
 import { Table } from '~/ui/Table'
 import { EditButton } from './EditButton'
 import { CountWord } from './CountWord'
-
-/** Some count was picked by hand, so that the wish no longer decides it. */
-function isPicked(design: Design): boolean {
-  const spacing = rulesOf(design).spacing(design)
-  const own = spacing.school === 'nearWish' && spacing.strips !== null
-  return own || Object.keys(design.sectionOwn).length > 0
-}
-
-function unpicked(design: Design): Partial<Design> {
-  return { sectionOwn: {}, ...rulesOf(design).withoutCount(design) }
-}
 
 /** One gap for the sections of this wall: the counts that make them differ least. */
 function MatchedSections() {

@@ -1,28 +1,29 @@
+import { changeSchool } from '~/core/edits/changeSchool'
 import { rulesOf } from '~/core/patterns/rules'
 import { equalGap, fewestStrips } from '~/core/spacing'
 import { inches, nearestNanometer, ZERO } from '~/length'
-import { type Design, type Measure, type Spacing, inForce } from '~/model'
-import { Button } from '~/ui/Button'
-import { Fractions } from '~/ui/Fractions'
+import { type Measure, type Spacing, inForce } from '~/model'
 import { EditLengthWord } from '~/editor/EditLength'
 import { useWallEditor } from '~/editor/WallEditor'
-import { capital, count, fillersText, materialName, shiftText, thingName, patternWords } from '~/messages'
+import { capital, count, materialName, schoolName, thingName, patternWords } from '~/messages'
 import { Choice } from '~/ui/Choice'
 import { Sentence } from '~/ui/Sentence'
-import { changeSchool } from './changeSchool'
 import { CountWord } from './CountWord'
+import { MoreThan } from './MoreThan'
 import { isAxis } from './isAxis'
 import { MeasurePicture } from './MeasurePicture'
 
-const SCHOOLS: readonly { id: Spacing['school']; text: string; hint: string }[] = [
-  { id: 'nearWish', text: 'equal gaps near a wish', hint: 'the count whose equal gap comes nearest' },
-  { id: 'equalByCount', text: 'equal gaps by count', hint: 'you say how many strips' },
-  { id: 'fromCenter', text: 'a chosen gap from the center', hint: 'both ends take what is left' },
-  { id: 'fromEnd', text: 'a chosen gap from one end', hint: 'the other end takes what is left' },
-  { id: 'toStuds', text: 'on the studs', hint: 'a strip on every stud, or on every second' },
-  { id: 'placed', text: 'each where it was put', hint: 'keeps the strips where they are now' },
-  { id: 'centerMarks', text: 'center marks', hint: 'wall divided by bays; not even, and says by how much' },
-]
+const SCHOOLS = (
+  [
+    ['nearWish', 'the count whose equal gap comes nearest'],
+    ['equalByCount', 'you say how many strips'],
+    ['fromCenter', 'both ends take what is left'],
+    ['fromEnd', 'the other end takes what is left'],
+    ['toStuds', 'a strip on every stud, or on every second'],
+    ['placed', 'keeps the strips where they are now'],
+    ['centerMarks', 'wall divided by bays; not even, and says by how much'],
+  ] as const
+).map(([id, hint]) => ({ id, text: schoolName(id), hint }))
 
 type Wished = Extract<Spacing, { measure: Measure }>
 
@@ -63,53 +64,6 @@ function WishWords({ spacing, set }: { spacing: Wished; set: (next: Spacing) => 
 
 /** The layout told as a sentence; its underlined words are its controls. */
 export function SpacingSentence() {
-  return (
-    <>
-      <SchoolSentence />
-      <KeptSentence />
-    </>
-  )
-}
-
-/** What was done to the layout besides its school, in words that take it back: a shift, a ledger, fillers. */
-function KeptSentence() {
-  const { workpiece, plan, wording, edit } = useWallEditor()
-  const design = inForce(workpiece.wall.design)
-  const shifted = plan.layout.sections[0]?.shifted ?? 0
-  const take = (patch: Partial<Design>) => () => edit([{ type: 'patchDesign', patch }], 'done')
-  const ledger = plan.layout.bands.some(({ role }) => role === 'ledger')
-  if (design.shift === 0 && !ledger && !design.fillers) return null
-  return (
-    <Sentence>
-      {design.shift !== 0 ? (
-        <span data-kept="shift">
-          <Fractions text={shiftText(design.shift, shifted, wording)} />{' '}
-          <Button $kind="quiet" onPress={take({ shift: ZERO })}>
-            Put them back
-          </Button>
-        </span>
-      ) : null}
-      {ledger ? (
-        <span data-kept="ledger">
-          They stand on a quarter-round ledger on the baseboard.{' '}
-          <Button $kind="quiet" onPress={take({ proud: 'leave' })}>
-            Without it
-          </Button>
-        </span>
-      ) : null}
-      {design.fillers ? (
-        <span data-kept="fillers">
-          <Fractions text={fillersText(design.fillers, wording)} />{' '}
-          <Button $kind="quiet" onPress={take({ fillers: null })}>
-            Without them
-          </Button>
-        </span>
-      ) : null}
-    </Sentence>
-  )
-}
-
-function SchoolSentence() {
   const { workpiece, plan, wording, edit } = useWallEditor()
   const { survey } = workpiece.wall
   const design = inForce(workpiece.wall.design)
@@ -137,15 +91,9 @@ function SchoolSentence() {
       label="How they are spaced"
       value={spacing.school}
       options={SCHOOLS}
-      // a shift was chosen for the school it was made in, and goes with it
       onChange={(next) =>
         edit(
-          [
-            {
-              type: 'patchDesign',
-              patch: { spacing: changeSchool(next, gapNow, placement?.nearEdges ?? []), shift: ZERO },
-            },
-          ],
+          [{ type: 'patchDesign', patch: changeSchool(design, next, gapNow, placement?.nearEdges ?? []) }],
           'done',
         )
       }
@@ -185,7 +133,12 @@ function SchoolSentence() {
       return (
         <Sentence>
           {Many} of {material}, {ends ? <>{ends}, </> : null}
-          {school}, <WishWords spacing={spacing} set={set} />, no less than{' '}
+          {school}, <WishWords spacing={spacing} set={set} />,{' '}
+          <MoreThan
+            label="Least clear gap, at least or more"
+            moreThan={spacing.moreThan}
+            onChange={(moreThan) => set({ ...spacing, moreThan })}
+          />{' '}
           <EditLengthWord
             field="design.least"
             label="Least clear gap"

@@ -29,7 +29,7 @@ export function MatchPanel({ room, wording }: { room: Room; wording: Wording }) 
   )
   const [first] = withGaps
   const start = useMemo(() => (first ? roomWish(first.workpiece) : null), [first])
-  const [typed, setTyped] = useState<{ wish?: Length; least?: Length; most?: Length }>({})
+  const [typed, setTyped] = useState<{ wish?: Length; least?: Length; most?: Length; moreThan?: boolean }>({})
   if (!first || !start) return <Soft>{roomNotes.noGaps}</Soft>
   const { pattern } = inForce(first.workpiece.wall.design)
   const same = withGaps.filter(({ workpiece }) => inForce(workpiece.wall.design).pattern === pattern)
@@ -37,6 +37,7 @@ export function MatchPanel({ room, wording }: { room: Room; wording: Wording }) 
     wish: typed.wish ?? start.wish,
     least: typed.least ?? start.least,
     most: typed.most ?? start.most,
+    moreThan: typed.moreThan ?? start.moreThan,
   }
   const members = matchMembers(same, wanted)
   const leftOut = members.filter(({ locked, choices }) => !locked && choices.length === 0)
@@ -58,9 +59,15 @@ export function MatchPanel({ room, wording }: { room: Room; wording: Wording }) 
       <h2>{words.matched}</h2>
       <Three>
         {field('wish', words.near)}
-        {field('least', 'No less than')}
+        {field('least', wanted.moreThan === true ? 'More than' : 'No less than')}
         {field('most', 'No more than')}
       </Three>
+      <Button
+        aria-pressed={wanted.moreThan === true}
+        onPress={() => setTyped({ ...typed, moreThan: wanted.moreThan !== true })}
+      >
+        {wanted.moreThan === true ? roomNotes.leastWillDo : roomNotes.moreThanLeast}
+      </Button>
       {leftOut.length > 0 ? (
         <Soft>{leftOutText(leftOut.length, [...new Set(leftOut.map(({ wallId }) => nameOf(wallId)))])}</Soft>
       ) : null}

@@ -2,11 +2,9 @@ import { useRef } from 'react'
 import { Link, useFetcher } from 'react-router'
 import { styled } from 'styled-components'
 import { useSize } from '~/drawing/interaction/useSize'
-import { roomLayoutEdits } from '~/core/room/sameLayout'
 import { SavingTools, SavingTrouble } from '~/editor/SavingBar'
 import { roomNotes, type Wording } from '~/messages'
 import { AnywhereButtons } from '~/ui/anywhere'
-import { Button } from '~/ui/Button'
 import { LIMITS } from '~/model'
 import { Logo } from '~/ui/Logo'
 import { Rename } from '~/ui/Rename'
@@ -14,6 +12,7 @@ import { PageHeader, Trail } from '~/ui/PageHeader'
 import { Row, Soft, Spread } from '~/ui/page'
 import { narrow, space } from '~/ui/theme'
 import { CornersPanel } from './CornersPanel'
+import { LayOutLike } from './LayOutLike'
 import { MatchPanel } from './MatchPanel'
 import { RoomWallView } from './RoomWallView'
 import { type RoomData, useRoom } from './useRoom'
@@ -63,7 +62,6 @@ export function RoomPage({ room: data }: { room: RoomData }) {
     HEIGHTS.most / highest,
     Math.max(HEIGHTS.least / highest, room0 / Math.max(1, total)),
   )
-  const [first] = room.walls
   return (
     <>
       <PageHeader>
@@ -93,11 +91,7 @@ export function RoomPage({ room: data }: { room: RoomData }) {
       <Page>
         <Spread>
           <h1>{data.name}, wall by wall</h1>
-          {first && room.walls.length > 1 ? (
-            <Button onPress={() => room.edit(roomLayoutEdits(room.walls, first.id))}>
-              Lay all out like {first.name}
-            </Button>
-          ) : null}
+          {room.walls.length > 1 ? <LayOutLike room={room} /> : null}
         </Spread>
         <div ref={box}>
           <Unrolled>

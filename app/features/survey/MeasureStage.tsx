@@ -16,6 +16,8 @@ import { ThingGrips } from './ThingGrips'
 import { ThingsPanel } from './ThingsPanel'
 import { TrimFields } from './TrimFields'
 import { WalkPanel } from './WalkPanel'
+import { WallLine } from './WallLine'
+import { WidthField } from './WidthField'
 
 const LEAST = inches(1)
 const MOST = inches(2400)
@@ -53,14 +55,8 @@ export function MeasureStage() {
       </Drawn>
       <Side aria-label="Measurements">
         <Fold title="The wall" open>
-          <EditLength
-            field="survey.width"
-            label="Width, corner to corner"
-            value={survey.width}
-            least={LEAST}
-            most={MOST}
-            toEdits={(width) => [{ type: 'patchSurvey', patch: { width } }]}
-          />
+          <WallLine />
+          <WidthField least={LEAST} most={MOST} />
           <EditLength
             field="survey.height"
             label="Height, finished floor to ceiling"

@@ -36,6 +36,7 @@ export function boxSpacing(boxes: Boxes, count: number | null): SpacingOf<'nearW
     wish: boxes.wish,
     measure: 'gap',
     least: boxes.least,
+    ...(boxes.moreThan === undefined ? {} : { moreThan: boxes.moreThan }),
     most: boxes.most,
     ends,
     strips,

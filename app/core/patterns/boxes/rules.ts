@@ -17,6 +17,7 @@ function withWidth(workpiece: Workpiece, wanted: Length): Partial<Design> {
       wish,
       least: nanometers(Math.min(boxes.least, wish)),
       most: nanometers(Math.max(boxes.most, wish)),
+      ...(wish <= boxes.least ? { moreThan: false } : {}),
       count: null,
     },
   }

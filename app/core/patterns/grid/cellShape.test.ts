@@ -3,7 +3,7 @@ import { inches } from '~/length'
 import { cellChoices } from './cellShape'
 
 const choices = (span: number, height: number, proportion: number, border = true, least = 6, most = 60) =>
-  cellChoices(inches(span), inches(height), inches(3.5), border, proportion, {
+  cellChoices(inches(span), inches(height), inches(3.5), border ? 'butt' : 'none', proportion, {
     least: inches(least),
     most: inches(most),
   })

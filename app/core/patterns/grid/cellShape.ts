@@ -1,4 +1,6 @@
+import type { Design } from '~/model'
 import { equalGap } from '../../spacing'
+import { railsOf } from './layGrid'
 import type { Length } from '~/length'
 
 /** A grid by its cells: how many, how large, how far from the wished proportion (0 is exact). */
@@ -20,20 +22,20 @@ export function cellChoices(
   span: Length,
   height: Length,
   stripWidth: Length,
-  border: boolean,
+  border: Design['border'],
   proportion: number,
   limits: { readonly least: number; readonly most: number },
 ): CellChoice[] {
   const found: CellChoice[] = []
-  const ends = border ? 'strip' : 'gap'
+  const bordered = border !== 'none'
+  const ends = bordered ? 'strip' : 'gap'
   for (let columns = 1; columns <= 400; columns++) {
-    const strips = border ? columns + 1 : columns - 1
+    const strips = bordered ? columns + 1 : columns - 1
     const width = strips < 1 ? span : equalGap(span, stripWidth, strips, ends)
     if (!(width > 0) || width < limits.least) break
     if (width > limits.most) continue
     for (let rows = 1; rows <= MOST_ROWS; rows++) {
-      const rails = border ? rows + 1 : rows - 1
-      const cell = (height - rails * stripWidth) / rows
+      const cell = (height - railsOf(rows, border) * stripWidth) / rows
       if (cell <= 0) break
       const ratio = width / cell / proportion
       found.push({ columns, rows, width, height: cell, off: Math.max(ratio, 1 / ratio) - 1 })

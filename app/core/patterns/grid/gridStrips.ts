@@ -50,6 +50,6 @@ export function gridStrips(layout: LaidOut, rules: PatternRules): Strip[] {
       bands: bands.filter(({ role }) => role !== 'border'),
     })
   return standingStrips(layout, rules, {
-    sides: design.border === 'butt' ? [uprights[0], uprights.at(-1)] : [],
+    sides: design.border === 'butt' || design.border === 'threeSided' ? [uprights[0], uprights.at(-1)] : [],
   })
 }

@@ -1,11 +1,21 @@
 import { addLengths, fail, type Length, nearestNanometer, type Result } from '~/length'
-import type { Ends, Material, Spacing } from '~/model'
+import type { Design, Ends, Material, Spacing } from '~/model'
 import { type Band } from '../../layout/layout'
 import { materialIn } from '../../layout/field'
 import { placementAt, type Placement, placeStrips, type SpacingIssue, type SpanContext } from '../../spacing'
 import type { Laid, LayInput } from '../patternRules'
 import { named } from '../../strips/stripId'
 import { placeUprights } from '../uprights'
+
+/** A border with a rail at its foot. */
+function hasFoot(border: Design['border']): boolean {
+  return border === 'butt' || border === 'miter'
+}
+
+/** How many rails rows take: those between them, and the border's. */
+export function railsOf(rows: number, border: Design['border']): number {
+  return rows - 1 + (border === 'none' ? 0 : hasFoot(border) ? 2 : 1)
+}
 
 /** With a border its stiles stand hard at the ends, without one the walls bound the cells. */
 export function asColumns(spacing: Spacing, border: boolean): Spacing {
@@ -44,9 +54,10 @@ export function gridRails(
   bottom: number,
   top: number,
   material: Material,
-  border: boolean,
+  border: Design['border'],
 ): { bands: Band[]; issue: SpacingIssue | null } {
-  const count = border ? rows.length + 1 : rows.length - 1
+  const [atFoot, atHead] = [hasFoot(border), border !== 'none']
+  const count = railsOf(rows.length, border)
   const free = top - bottom - count * material.width
   if (free <= 0)
     return {
@@ -61,13 +72,13 @@ export function gridRails(
   const total = rows.reduce((sum, weight) => sum + weight, 0)
   const before = (n: number) => rows.slice(0, n).reduce((sum, weight) => sum + weight, 0)
   const bands = Array.from({ length: count }, (_, i): Band => {
-    const rowsBelow = border ? i : i + 1
+    const rowsBelow = atFoot ? i : i + 1
     const at = bottom + i * material.width + (free * before(rowsBelow)) / total
     const edge = nearestNanometer(at)
-    const isTop = border && i === count - 1
+    const isTop = atHead && i === count - 1
     return {
       ...named({ kind: 'gridRail', number: i + 1 }),
-      role: border && (i === 0 || isTop) ? 'border' : 'rail',
+      role: (atFoot && i === 0) || isTop ? 'border' : 'rail',
       material,
       bottom: edge,
       top: addLengths(edge, material.width),
@@ -86,7 +97,7 @@ export function layGrid(input: LayInput): Laid {
     foot,
     head,
     materialIn(input, design.battenMaterial),
-    border,
+    design.border,
   )
   const placed = placeUprights(input, 'stile', (...of) => placeColumns(...of, border))
   return {
