@@ -3,7 +3,6 @@ import { Check } from 'lucide-react'
 import { styled } from 'styled-components'
 import { type ClosingSum } from '~/core/marks/closingSum'
 import { spacerBlock } from '~/core/marks/runningMarks'
-import { readOnTape, type LengthFormat } from '~/length'
 import {
   beforeText,
   count,
@@ -12,6 +11,7 @@ import {
   patternWords,
   say,
   sayStock,
+  sumFigures,
   type Wording,
 } from '~/messages'
 import type { Settings } from '~/model'
@@ -82,15 +82,10 @@ const Before = styled.p`
   }
 `
 
-/** "a little over" and "a little under" stand beside a size the tape can't show. */
-function drift(size: number, { tape }: LengthFormat): string {
-  const { side } = readOnTape(size, tape)
-  return side === 'on' ? '' : side === 'over' ? ' (a little over)' : ' (a little under)'
-}
-
 function Terms({ closing, wording, words }: { closing: ClosingSum; wording: Wording; words: PatternWords }) {
   const { strips, gaps, ends, openings, fillers } = closing
-  const figure = (size: number) => <Fractions text={say(size, wording)} />
+  const { figure: printed, drift } = sumFigures(closing, wording)
+  const figure = (size: number) => <Fractions text={printed(size)} />
   return (
     <>
       {ends && ends.left > 0 ? (
@@ -104,7 +99,7 @@ function Terms({ closing, wording, words }: { closing: ClosingSum; wording: Word
           {' '}
           + {n} × {figure(size)}
           <small>
-            {drift(size, wording.format)} {n === 1 ? words.gap : words.gaps}
+            {drift(size)} {n === 1 ? words.gap : words.gaps}
           </small>
         </span>
       ))}

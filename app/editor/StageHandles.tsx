@@ -7,42 +7,53 @@ import type { Frame } from '~/drawing/view/frame'
 import { GapDimension } from '~/drawing/view/GapDimension'
 import { SCREEN } from '~/drawing/view/palette'
 import { patternWords } from '~/messages'
-import { formatLengthWithUnit, nearestNanometer, tickOf, toInches } from '~/length'
+import { formatLength, formatLengthWithUnit, nearestNanometer, tickOf, toInches } from '~/length'
+import { PutBackButton, usePutBack } from './PutBack'
 import { type Pace, useSelected, useWallNow } from './WallEditor'
 
 /** The grip on the height rod: the top of the rail, or of the battens where there is none. */
 export function HeightHandle({ frame, x }: { frame: Frame; x: number }) {
   const { plan, workpiece, wording, pull, hold, release } = useWallNow()
   const gripped = useRef(0)
-  const { height, lines } = plan.layout
+  const put = usePutBack()
+  const { height, lines, bands } = plan.layout
   const tick = tickOf(workpiece.settings.tape)
   // a pulled handle moves once a frame, an arrow key at once: the next press starts from where this one came to
   const move = (to: number, pace: Pace) => {
     const height = nearestNanometer(Math.min(Math.max(to, tick), lines.ceiling))
     pull([{ type: 'setHeight', height }], pace)
   }
+  const y = frame.toY(lines.base.at0 + height)
+  const rail = bands.some(({ id }) => id === 'topRail')
   return (
-    <DragHandle
-      label="Height of the top rail"
-      valueText={`${formatLengthWithUnit(height, wording.format)} from the floor`}
-      value={toInches(height)}
-      least={0}
-      most={toInches(lines.ceiling)}
-      x={x}
-      y={frame.toY(lines.base.at0 + height)}
-      axis="y"
-      palette={SCREEN}
-      onGrip={() => {
-        gripped.current = height
-        hold()
-      }}
-      onMove={(moved) => {
-        if ('to' in moved) return move(moved.to === 'least' ? 0 : lines.ceiling, 'typed')
-        if ('steps' in moved) return move(height + moved.steps * tick, 'typed')
-        move(gripped.current + moved.pixels / frame.scale, 'live')
-      }}
-      onRelease={release}
-    />
+    <>
+      <DragHandle
+        label={rail ? 'Height of the top rail' : 'Height of the layout'}
+        valueText={`${formatLengthWithUnit(height, wording.format)} from the floor`}
+        value={toInches(height)}
+        least={0}
+        most={toInches(lines.ceiling)}
+        x={x}
+        y={y}
+        axis="y"
+        palette={SCREEN}
+        onGrip={() => {
+          gripped.current = height
+          put.grip(formatLength(height, wording.format))
+          hold()
+        }}
+        onMove={(moved) => {
+          if ('to' in moved) return move(moved.to === 'least' ? 0 : lines.ceiling, 'typed')
+          if ('steps' in moved) return move(height + moved.steps * tick, 'typed')
+          move(gripped.current + moved.pixels / frame.scale, 'live')
+        }}
+        onRelease={() => {
+          release()
+          put.letGo()
+        }}
+      />
+      <PutBackButton x={x + 26} y={y} put={put} />
+    </>
   )
 }
 
@@ -51,6 +62,7 @@ export function GapHandle({ frame }: { frame: Frame }) {
   const { plan, workpiece, wording, pull, hold, release } = useWallNow()
   const selected = useSelected()
   const gripped = useRef<(DimensionNode & { readonly gap: number }) | null>(null)
+  const put = usePutBack()
   const { layout } = plan
   const { uprights } = layout
   const words = patternWords(layout)
@@ -93,6 +105,7 @@ export function GapHandle({ frame }: { frame: Frame }) {
         palette={SCREEN}
         onGrip={() => {
           gripped.current = { ...place, gap }
+          put.grip(place.text)
           hold()
         }}
         onMove={(moved) => {
@@ -108,8 +121,10 @@ export function GapHandle({ frame }: { frame: Frame }) {
         onRelease={() => {
           gripped.current = null
           release()
+          put.letGo()
         }}
       />
+      <PutBackButton x={frame.toX(place.right) + 22} y={frame.toY(place.y)} put={put} />
     </>
   )
 }

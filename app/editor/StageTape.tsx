@@ -50,6 +50,7 @@ const Stop = styled(NavLink)`
     color: var(--bar-ink);
   }
   &:focus-visible {
+    outline-color: currentColor;
     outline-offset: -4px;
   }
   ${narrow} {

@@ -5,7 +5,7 @@ import { Logo } from '~/ui/Logo'
 import { Rename } from '~/ui/Rename'
 import { LIMITS } from '~/model'
 import { PageHeader, Trail } from '~/ui/PageHeader'
-import { space } from '~/ui/theme'
+import { narrow, space } from '~/ui/theme'
 import { JobSettings } from './JobSettings'
 import { SavingTools, SavingTrouble } from './SavingBar'
 import { useSaver, useWallEditor } from './WallEditor'
@@ -19,11 +19,20 @@ const Home = styled(Link)`
   font-weight: 750;
   color: var(--ink);
   text-decoration: none;
+  ${narrow} {
+    & > span {
+      display: none;
+    }
+  }
 `
 const Tools = styled.div`
   display: flex;
   align-items: center;
   gap: ${space.xs};
+  ${narrow} {
+    flex: 1 0 100%;
+    justify-content: space-between;
+  }
 `
 /** Where this wall is, what it is measured in, undo and redo, and whether it is saved. */
 export function WallHeader() {
@@ -33,7 +42,7 @@ export function WallHeader() {
   return (
     <PageHeader>
       <Home to="/" aria-label="Regla, all jobs">
-        <Logo /> Regla
+        <Logo /> <span>Regla</span>
       </Home>
       <Trail aria-label="Where this wall is">
         <Link to={`/jobs/${identity.job.id}`}>{identity.job.name}</Link> /{' '}

@@ -1,4 +1,4 @@
-import { useCallback, useMemo, useRef } from 'react'
+import { useCallback, useId, useMemo, useRef } from 'react'
 import { styled } from 'styled-components'
 import type { Datum, Edge, Hook } from '~/core/marks/runningMarks'
 import { buildScene } from '~/core/scene/buildScene'
@@ -10,7 +10,7 @@ import { SCREEN } from '~/drawing/view/palette'
 import { StripLabels } from '~/drawing/view/StripLabels'
 import { GhostView, SceneView } from '~/drawing/view/SceneView'
 import { formatLength, NM_PER_INCH, NM_PER_MM, toInches } from '~/length'
-import { findingText, layoutTitle, patternWords } from '~/messages'
+import { drawingText, findingText, layoutTitle, patternWords } from '~/messages'
 import { Fractions } from '~/ui/Fractions'
 import { narrow, space, type } from '~/ui/theme'
 import { GapHandle, HeightHandle } from './StageHandles'
@@ -104,6 +104,7 @@ export function WallStage({
   const unread = useUnread()
   const { survey } = workpiece.wall
   const { tape, units } = workpiece.settings
+  const described = useId()
   const box = useRef<HTMLDivElement>(null)
   const size = useSize(box, FIRST_SIZE)
   const scene = useMemo(
@@ -151,8 +152,10 @@ export function WallStage({
         role="group"
         aria-label={`Wall ${formatLength(survey.width, wording.format)} wide, ${formatLength(survey.height, wording.format)} high: ${layoutTitle(plan, wording)}`}
         opacity={problem ? 0.45 : 1}
+        aria-describedby={described}
         data-width-in={toInches(survey.width)}
       >
+        <desc id={described}>{drawingText.describe(plan, survey, wording)}</desc>
         <SceneView
           scene={scene}
           frame={frame}
@@ -175,6 +178,7 @@ export function WallStage({
               heights={heights}
               selected={selected}
               left={rodLeft}
+              small={slim}
             />
             <LongRod
               frame={frame}
@@ -189,6 +193,8 @@ export function WallStage({
                   ? `${EDGE_WORDS[edge]}s from the ${datum} corner`
                   : `${EDGE_WORDS[edge]} of each ${patternWords(layout).one}, tape hooked in the ${datum} corner`
               }
+              more={drawingText.more}
+              small={slim}
               onPick={pick}
             />
           </>

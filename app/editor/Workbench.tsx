@@ -1,5 +1,6 @@
 import { styled } from 'styled-components'
 import { narrow, space } from '~/ui/theme'
+import { Announcer } from './Announcer'
 import { ClosingBar } from './ClosingBar'
 import { StageTape } from './StageTape'
 import { WallHeader } from './WallHeader'
@@ -30,6 +31,7 @@ export function Workbench({ children }: { children: React.ReactNode }) {
       <StageTape />
       <Middle>{children}</Middle>
       <ClosingBar />
+      <Announcer />
     </Page>
   )
 }

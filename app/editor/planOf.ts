@@ -1,6 +1,6 @@
 import { computePlan, type Plan } from '~/core/computePlan'
 import { stripNames } from '~/core/layout/stripNames'
-import type { Wording } from '~/messages'
+import { thingNames, type Wording } from '~/messages'
 import type { Workpiece } from '~/model'
 
 const plans = new WeakMap<Workpiece, Plan>()
@@ -21,7 +21,8 @@ export function wordingOf(workpiece: Workpiece): Wording {
   if (known) return known
   const { units, tape, materials, currency } = workpiece.settings
   const strips = stripNames(planOf(workpiece).layout)
-  const wording: Wording = { format: { units, tape }, materials, currency, strips }
+  const things = thingNames(workpiece.wall.survey.things)
+  const wording: Wording = { format: { units, tape }, materials, currency, strips, things }
   wordings.set(workpiece, wording)
   return wording
 }

@@ -1,7 +1,8 @@
 import { formatExact } from '~/length'
 import type { ThingKind } from '~/model'
 import type { FindingSays, WayOutSays } from '~/core/findings/finding'
-import { levelRuleName, readingName, thingName } from './surveyWords'
+import { levelRuleName, readingName } from './surveyWords'
+import { thingCalled, thingName } from './thingNames'
 import {
   capital,
   count,
@@ -97,10 +98,10 @@ export function findingText(says: FindingSays, w: Wording): string {
         says.axis === 'across' ? ['left of it', 'right of it'] : ['below it', 'above it']
       const blame = {
         whole: ` Other things on the wall miss by as much: the whole ${says.axis === 'across' ? 'width' : 'height'} is the suspect, read it again.`,
-        part: ` The whole is right for other things here: one of these three is the suspect, read the ${thingName(says.kind)} again.`,
+        part: ` The whole is right for other things here: one of these three is the suspect, read the ${thingCalled(w, says.thingId, says.kind)} again.`,
         none: ` It can be any of the four. Read the whole ${says.axis === 'across' ? 'width' : 'height'} again first, then ${before}, itself and ${after}.`,
       }[says.suspect ?? 'none']
-      return `${capital(thingName(says.kind))}: ${say(says.first, w)} ${before}, ${say(says.size, w)} itself and ${say(says.second, w)} ${after} make ${say(says.first + says.size + says.second, w)}, but the wall reads ${sayWithUnit(says.whole, w)}. ${say(Math.abs(says.difference), w)} ${says.difference > 0 ? 'is missing' : 'is too much'}; ${says.readings} honest readings miss by ${say(says.limit, w)} at most.${blame}`
+      return `${capital(thingCalled(w, says.thingId, says.kind))}: ${say(says.first, w)} ${before}, ${say(says.size, w)} itself and ${say(says.second, w)} ${after} make ${say(says.first + says.size + says.second, w)}, but the wall reads ${sayWithUnit(says.whole, w)}. ${say(Math.abs(says.difference), w)} ${says.difference > 0 ? 'is missing' : 'is too much'}; ${says.readings} honest readings miss by ${say(says.limit, w)} at most.${blame}`
     }
     case 'readingsContradict':
       return says.kind === 'width'
@@ -109,7 +110,7 @@ export function findingText(says: FindingSays, w: Wording): string {
     case 'readOnce':
       return `The ${says.kind} was read at ${says.times === 0 ? 'no place yet' : 'one place only'}. Read it at two ${says.kind === 'width' ? 'heights' : 'places along the wall'} at least: walls are not true.`
     case 'thingReadOnce':
-      return `The ${thingName(says.kind)} was measured from the left only. Measure it from the right as well, so that a slip shows.`
+      return `The ${thingCalled(w, says.thingId, says.kind)} was measured from the left only. Measure it from the right as well, so that a slip shows.`
     case 'readingAbsurd':
       return `${capital(readingName(says.kind, says.place, w))} reads ${sayWithUnit(says.value, w)}${says.expected > 0 ? `, with the wall at about ${say(says.expected, w)}` : ''}. That can’t be: check the unit and the digits, and read it again.`
     case 'rereadDiffers':
@@ -119,7 +120,7 @@ export function findingText(says: FindingSays, w: Wording): string {
     case 'ceilingFalls':
       return `The ceiling is out of level by ${sayWithUnit(says.fall, w)} over what is covered: ${fillText(says.gap, says.caulk, 'above the trim', w)}.`
     case 'stripMeets':
-      return `${stripName(says.stripId, w)} at ${say(says.at, w)} ${says.whole ? 'runs right over' : `overlaps by ${say(says.by, w)}`} the ${thingName(says.kind)}.`
+      return `${stripName(says.stripId, w)} at ${say(says.at, w)} ${says.whole ? 'runs right over' : `overlaps by ${say(says.by, w)}`} the ${thingCalled(w, says.thingId, says.kind)}.`
     case 'proudOf':
       return `The strips are ${say(says.strip, w)} thick, the ${trimName(says.what)} ${sayWithUnit(says.trim, w)}: they stand proud of it by ${say(says.strip - says.trim, w)}.`
     case 'notWalked':
@@ -143,7 +144,7 @@ export function findingText(says: FindingSays, w: Wording): string {
     case 'extentBeyond':
       return `The part to cover runs to ${say(says.right, w)}; the wall ends at ${sayWithUnit(says.wall, w)}, and so does the layout.`
     case 'plateTooNear':
-      return `${stripName(says.stripId, w)} comes within ${say(says.space, w)} of the ${thingName(says.kind)}; ${sayWithUnit(says.asked, w)} was asked for.`
+      return `${stripName(says.stripId, w)} comes within ${say(says.space, w)} of the ${thingCalled(w, says.thingId, says.kind)}; ${sayWithUnit(says.asked, w)} was asked for.`
     case 'closes':
       return `Ends, strips and gaps close on ${sayWithUnit(says.wall, w)}.`
   }

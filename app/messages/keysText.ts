@@ -50,3 +50,5 @@ export const findText = {
         ? `Nothing is called “${words.trim()}”.`
         : `${count(found, 'place')} found.`,
 } as const
+
+export const anywhereText = { opened: 'Opened over the page' } as const

@@ -5,7 +5,7 @@ import type { Proposal, ProposalSearch } from '~/core/judgement/propose'
 import { rulesOf } from '~/core/patterns/rules'
 import type { Criterion, Ends, Pattern, Survey } from '~/model'
 import { patternWords } from './patternWords'
-import { thingName } from './surveyWords'
+import { thingCalled, thingName } from './thingNames'
 import { count, heightRuleName, say, sayStock, sayWithUnit, stripName, type Wording } from './words'
 
 const ENDS_WORDS: Readonly<Record<Ends | 'center' | 'uneven', string>> = {
@@ -111,7 +111,7 @@ export function alignmentText({ target, stripId, by }: Alignment, w: Wording): s
   const where =
     target.kind === 'cutOff'
       ? `where the wall’s edge bends`
-      : `the ${target.side} of the ${thingName(target.kind)}`
+      : `the ${target.side} of the ${thingCalled(w, target.thingId, target.kind)}`
   return `${stripName(stripId, w)} to ${where}: all ${say(Math.abs(by), w)} ${by > 0 ? '→' : '←'}`
 }
 

@@ -2,16 +2,8 @@ import type { BatchAdvice } from '~/core/cutting/batch'
 import type { RowFixing } from '~/core/cutting/fixing'
 import type { StudEstimate } from '~/core/survey/studEstimate'
 import type { Length } from '~/length'
-import type { Fixing, LengthReadingKind, LevelRule, ThingKind, WalkQuestion } from '~/model'
+import type { Fixing, LengthReadingKind, LevelRule, WalkQuestion } from '~/model'
 import { count, say, sayWithUnit, type Wording } from './words'
-
-/** What stands on the wall, in words. */
-export function thingName(kind: ThingKind): string {
-  return (
-    { sideTrim: 'side trim', chairRail: 'chair rail', cutOff: 'missing part of the wall' }[kind as string] ??
-    kind
-  )
-}
 
 /** Width at 40, height at 12 from the left. */
 export function readingName(kind: LengthReadingKind, place: Length, w: Wording): string {

@@ -3,7 +3,7 @@ import type { WidthRead } from '~/core/survey/widthRead'
 import type { Units } from '~/length'
 import { LIMITS, type ThingKind } from '~/model'
 import { lengthIssueText } from './lengthIssue'
-import { thingName } from './surveyWords'
+import { thingName } from './thingNames'
 import { say, sayWithUnit, type Wording } from './words'
 
 /** How a wall is typed, by the units of the job. */

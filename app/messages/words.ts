@@ -11,7 +11,8 @@ import {
   type Tape,
   type Units,
 } from '~/length'
-import type { CornerEnd, HeightRule, Material, RailUse, Survey, ThingKind } from '~/model'
+import type { CornerEnd, HeightRule, Material, RailUse, Survey } from '~/model'
+import { thingNames } from './thingNames'
 
 /** The job's way of writing lengths, and its materials, for sentences. */
 export interface Wording {
@@ -19,6 +20,8 @@ export interface Wording {
   readonly materials: readonly Material[]
   /** What the strips of the wall are called, by their ids; for sentences that name some. */
   readonly strips?: ReadonlyMap<string, StripName>
+  /** What the things on the wall are called, by their ids: left window where there are two. */
+  readonly things?: ReadonlyMap<string, string>
   /** For sums of money; without it they are left out. */
   readonly currency?: string
 }
@@ -88,9 +91,10 @@ export function cornerEndName(end: CornerEnd): { text: string; hint: string } {
 /** Left of the window, under the window, the whole wall. */
 export function sectionName(
   { from, opening, row }: Pick<SectionPlace, 'from' | 'opening' | 'row'>,
-  { things }: Survey,
+  { things }: Pick<Survey, 'things'>,
 ): string {
-  const thing = (thingId: string) => thingWord(things.find((each) => each.id === thingId)?.kind)
+  const names = thingNames(things)
+  const thing = (thingId: string) => names.get(thingId)?.replace(' of the wall', '') ?? 'opening'
   const rowText = row === 0 ? '' : `, row ${row + 1}`
   if (opening) return `over or under the ${thing(opening)}${rowText}`
   switch (from.kind) {
@@ -103,10 +107,6 @@ export function sectionName(
     case 'wall':
       return `the whole wall${rowText}`
   }
-}
-
-function thingWord(kind: ThingKind | undefined): string {
-  return kind === undefined ? 'opening' : kind === 'cutOff' ? 'missing part' : kind
 }
 
 const SIDE_NAMES: Readonly<Record<string, string>> = {

@@ -7,10 +7,10 @@ const look = css<{ $kind?: 'plain' | 'main' | 'quiet' | 'bar' }>`
   align-items: center;
   justify-content: center;
   gap: ${space.s};
-  min-height: 40px;
+  min-height: 44px;
   padding: ${space.xs} ${space.m};
   border-radius: 6px;
-  border: 1px solid var(--line);
+  border: 1px solid var(--edge);
   background: var(--raised);
   color: var(--ink);
   font-size: ${type.body};
@@ -45,6 +45,7 @@ const look = css<{ $kind?: 'plain' | 'main' | 'quiet' | 'bar' }>`
       padding: ${space.xs} ${space.s};
     `}
   ${touch} {
+    min-width: 48px;
     min-height: 48px;
   }
 `

@@ -19,7 +19,7 @@ const boxed = css`
   width: 100%;
   min-height: 44px;
   padding: ${space.xs} ${space.m};
-  border: 1px solid var(--line);
+  border: 1px solid var(--edge);
   border-radius: 6px;
   background: var(--raised);
 `
@@ -54,7 +54,7 @@ const Surface = styled(Popover)`
   overflow: auto;
   background: var(--raised);
   color: var(--ink);
-  border: 1px solid var(--line);
+  border: 1px solid var(--edge);
   border-radius: 8px;
   box-shadow: 0 8px 28px rgb(0 0 0 / 0.22);
   padding: ${space.xs};

@@ -16,7 +16,7 @@ const Opener = styled(Button)`
   align-items: center;
   gap: ${space.s};
   width: 100%;
-  min-height: 40px;
+  min-height: 44px;
   border: 0;
   padding: 0;
   background: none;

@@ -7,12 +7,13 @@ export const PageHeader = styled.header`
   flex-wrap: wrap;
   align-items: center;
   gap: ${space.xs} ${space.l};
-  min-height: 52px;
+  min-height: 56px;
   padding: ${space.xs} ${space.l};
   background: var(--paper);
   border-bottom: 1px solid var(--line);
   ${narrow} {
-    padding: ${space.xs} ${space.m};
+    gap: 0 ${space.m};
+    padding: 0 ${space.m};
   }
 `
 

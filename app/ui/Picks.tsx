@@ -5,13 +5,13 @@ import { space, touch, type } from './theme'
 const Group = styled(ToggleButtonGroup)`
   display: inline-flex;
   flex-wrap: wrap;
-  border: 1px solid var(--line);
+  border: 1px solid var(--edge);
   border-radius: 6px;
   overflow: hidden;
   background: var(--raised);
 `
 const Pick = styled(ToggleButton)`
-  min-height: 40px;
+  min-height: 44px;
   padding: ${space.xs} ${space.m};
   border: 0;
   background: none;
@@ -25,6 +25,9 @@ const Pick = styled(ToggleButton)`
   }
   &:focus-visible {
     outline-offset: -4px;
+  }
+  &[data-selected]:focus-visible {
+    outline-color: var(--bar-ink);
   }
   ${touch} {
     min-height: 48px;

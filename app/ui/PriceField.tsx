@@ -6,7 +6,7 @@ const Box = styled(Input)`
   width: 96px;
   min-height: 40px;
   padding: 4px 10px;
-  border: 1px solid var(--line);
+  border: 1px solid var(--edge);
   border-radius: 6px;
   background: var(--raised);
   color: var(--ink);

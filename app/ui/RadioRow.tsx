@@ -17,7 +17,7 @@ const Option = styled(Radio)`
   align-items: center;
   min-height: 44px;
   padding: ${space.xs} ${space.m};
-  border: 1px solid var(--line);
+  border: 1px solid var(--edge);
   border-radius: 6px;
   background: var(--raised);
   cursor: pointer;

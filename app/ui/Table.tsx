@@ -41,8 +41,8 @@ export const Table = styled.table`
 
 /** The head of a row that can be picked, for pointer and keyboard alike. */
 export const RowButton = styled(Button)`
-  min-width: 40px;
-  min-height: 32px;
+  min-width: 44px;
+  min-height: 44px;
   border: 0;
   border-radius: 5px;
   background: none;

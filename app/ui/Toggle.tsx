@@ -6,9 +6,9 @@ import { touch } from './theme'
 export const Toggle = styled(ToggleButton)`
   display: inline-grid;
   place-items: center;
-  width: 36px;
-  height: 32px;
-  border: 1.5px solid var(--line);
+  width: 44px;
+  height: 44px;
+  border: 1.5px solid var(--edge);
   border-radius: 6px;
   background: var(--raised);
   color: var(--green);

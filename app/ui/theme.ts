@@ -87,10 +87,47 @@ const site = css`
   --board: #ffffff;
 `
 
+const forced = css`
+  --paper: Canvas;
+  --plaster: Canvas;
+  --raised: Canvas;
+  --ink: CanvasText;
+  --ink-soft: CanvasText;
+  --line: CanvasText;
+  --edge: CanvasText;
+  --chalk: LinkText;
+  --chalk-wash: Canvas;
+  --red: LinkText;
+  --red-wash: Canvas;
+  --green: CanvasText;
+  --green-wash: Canvas;
+  --rod: Canvas;
+  --rod-edge: CanvasText;
+  --rod-ink: CanvasText;
+  --bar: Canvas;
+  --bar-ink: CanvasText;
+  --bar-soft: CanvasText;
+  --wall: Canvas;
+  --wall-below: Canvas;
+  --strip: ButtonFace;
+  --strip-edge: CanvasText;
+  --shade: CanvasText;
+  --board: Canvas;
+`
+
 /** Colors by theme; everything visible takes its color from these names. */
 export const themes = css`
   :root {
     ${light}
+  }
+  :root {
+    --small: 0.8125rem;
+  }
+  /* at the wall nothing is smaller than 14 px */
+  @media (pointer: coarse), (max-width: 860px) {
+    :root {
+      --small: 0.875rem;
+    }
   }
   :root[data-theme='dark'] {
     ${dark}
@@ -98,11 +135,18 @@ export const themes = css`
   :root[data-theme='site'] {
     ${site}
   }
+  /* the drawing's colors are not forced by themselves */
+  @media (forced-colors: active) {
+    :root,
+    :root[data-theme] {
+      ${forced}
+    }
+  }
 `
 
 /** One scale of spaces and few sizes of type. */
 export const space = { xs: '4px', s: '8px', m: '12px', l: '20px', xl: '32px' } as const
-export const type = { small: '0.8125rem', body: '0.9375rem', lead: '1.125rem', title: '1.5rem' } as const
+export const type = { small: 'var(--small)', body: '0.9375rem', lead: '1.125rem', title: '1.5rem' } as const
 
 /** Below this width the side panel goes under the drawing. */
 const NARROW = '860px'

@@ -1,4 +1,4 @@
-import { useRef } from 'react'
+import { useRef, useState } from 'react'
 import { mergeProps, useFocusRing, useKeyboard, useMove } from 'react-aria'
 import type { Palette } from '../view/palette'
 
@@ -21,6 +21,8 @@ export interface DragHandleProps {
 
 /** Steps at a time with Shift, or with the page keys. */
 const LEAP = 16
+/** A pull begins after so many pixels: a press that trembles moves nothing. */
+const PULL_AFTER = 5
 
 /** What a slider does at the keys that are no arrows. */
 const KEYS: Readonly<Record<string, Parameters<DragHandleProps['onMove']>[0]>> = {
@@ -30,25 +32,43 @@ const KEYS: Readonly<Record<string, Parameters<DragHandleProps['onMove']>[0]>> =
   PageDown: { steps: -LEAP },
 }
 
-/** A grip on the drawing: pointer, touch and arrow keys move it alike; a screen reader finds a slider. */
+/**
+ * A grip on the drawing: pointer, touch and arrow keys move it alike; a screen reader finds a slider. A thumb that comes near
+ * it scrolls the page: under touch a press takes it in hand first, and a pull then moves it.
+ */
 export function DragHandle(props: DragHandleProps) {
   const { x, y, axis, palette } = props
   const travelled = useRef(0)
+  const pulling = useRef<'no' | 'pending' | 'yes'>('no')
+  // under touch it is in hand once it was pressed, and until something else is
+  const [inHand, setInHand] = useState(false)
   const { focusProps, isFocusVisible } = useFocusRing()
   const { moveProps } = useMove({
-    onMoveStart: () => {
+    onMoveStart: ({ pointerType }) => {
       travelled.current = 0
-      props.onGrip()
+      pulling.current = pointerType === 'touch' && !inHand ? 'no' : 'pending'
+      if (pointerType === 'keyboard') {
+        pulling.current = 'yes'
+        props.onGrip()
+      }
     },
     onMove: ({ deltaX, deltaY, pointerType, shiftKey }) => {
       // either pair of arrows moves a slider; on the screen y runs down, on the wall up
       if (pointerType === 'keyboard')
         return props.onMove({ steps: Math.sign(deltaX - deltaY) * (shiftKey ? LEAP : 1) })
-      const delta = axis === 'x' ? deltaX : -deltaY
-      travelled.current += delta
+      if (pulling.current === 'no') return
+      travelled.current += axis === 'x' ? deltaX : -deltaY
+      if (pulling.current === 'pending') {
+        if (Math.abs(travelled.current) < PULL_AFTER) return
+        pulling.current = 'yes'
+        props.onGrip()
+      }
       props.onMove({ pixels: travelled.current })
     },
-    onMoveEnd: props.onRelease,
+    onMoveEnd: () => {
+      if (pulling.current === 'yes') props.onRelease()
+      pulling.current = 'no'
+    },
   })
   const { keyboardProps } = useKeyboard({
     onKeyDown: (event) => {
@@ -62,7 +82,13 @@ export function DragHandle(props: DragHandleProps) {
   })
   return (
     <g
-      {...mergeProps(moveProps, focusProps, keyboardProps)}
+      {...mergeProps(moveProps, focusProps, keyboardProps, {
+        onClick: (event: React.MouseEvent<SVGGElement>) => {
+          event.currentTarget.focus({ preventScroll: true })
+          setInHand(true)
+        },
+        onBlur: () => setInHand(false),
+      })}
       role="slider"
       tabIndex={0}
       aria-label={props.label}
@@ -71,13 +97,25 @@ export function DragHandle(props: DragHandleProps) {
       aria-valuemax={props.most}
       aria-valuenow={props.value}
       aria-valuetext={props.valueText}
-      style={{ outline: 'none', touchAction: 'none', cursor: axis === 'x' ? 'ew-resize' : 'ns-resize' }}
+      data-in-hand={inHand || undefined}
+      style={{
+        outline: 'none',
+        touchAction: inHand ? 'none' : 'manipulation',
+        cursor: axis === 'x' ? 'ew-resize' : 'ns-resize',
+      }}
     >
       <circle cx={x} cy={y} r={24} fill="transparent" />
-      {isFocusVisible ? (
-        <circle cx={x} cy={y} r={15} fill="none" stroke={palette.chalk} strokeWidth={3} />
+      {isFocusVisible || inHand ? (
+        <circle cx={x} cy={y} r={16} fill="none" stroke={palette.chalk} strokeWidth={3} />
       ) : null}
-      <circle cx={x} cy={y} r={9} fill={palette.paper} stroke={palette.chalk} strokeWidth={3.5} />
+      <circle
+        cx={x}
+        cy={y}
+        r={9}
+        fill={inHand ? palette.chalk : palette.paper}
+        stroke={palette.chalk}
+        strokeWidth={3.5}
+      />
     </g>
   )
 }

@@ -15,6 +15,8 @@ export interface HeightRodProps {
   readonly selected: string | null
   /** Left edge of the rod, in pixels. */
   readonly left: number
+  /** On a phone: type a size larger. */
+  readonly small?: boolean
 }
 
 export const HEIGHT_ROD_WIDTH = 28
@@ -44,10 +46,19 @@ const Ticks = memo(function Ticks({
 })
 
 /** The rod beside the wall: every height to mark, from the finished floor. */
-export function HeightRod({ frame, palette, wallHeight, tick, heights, selected, left }: HeightRodProps) {
+export function HeightRod({
+  frame,
+  palette,
+  wallHeight,
+  tick,
+  heights,
+  selected,
+  left,
+  small = false,
+}: HeightRodProps) {
   const { toY, scale } = frame
   const marks = heights.map((mark) => ({ ...mark, lit: mark.bandId !== null && mark.bandId === selected }))
-  const places = spreadLabels(heights.map(({ at }) => ({ at: toY(at), size: 17 })))
+  const places = spreadLabels(heights.map(({ at }) => ({ at: toY(at), size: small ? 19 : 17 })))
   return (
     <g>
       <rect
@@ -75,7 +86,7 @@ export function HeightRod({ frame, palette, wallHeight, tick, heights, selected,
             x={left - 9}
             y={(places[i] ?? toY(at)) + 4.5}
             textAnchor="end"
-            fontSize={13}
+            fontSize={small ? 14 : 13}
             fontWeight={lit ? 750 : 550}
             fill={lit ? palette.chalk : palette.ink}
           />

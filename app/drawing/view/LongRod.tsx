@@ -15,6 +15,10 @@ export interface LongRodProps {
   readonly selected: string | null
   readonly top: number
   readonly caption: string
+  /** Said where some marks have no room: how to see them. */
+  readonly more?: string
+  /** On a phone: type a size larger. */
+  readonly small?: boolean
   readonly onPoint?: (stripId: string | null) => void
   readonly onPick?: (stripId: string) => void
 }
@@ -55,6 +59,7 @@ interface RodStripProps extends Pick<LongRodProps, 'frame' | 'palette' | 'top'> 
   readonly markAt: number
   readonly text: string
   readonly lit: boolean
+  readonly size: number
   readonly numbered: boolean
   /** The row its reading stands in; null where there is no room for it. */
   readonly row: 'upper' | 'lower' | null
@@ -107,7 +112,7 @@ const RodStrip = memo(function RodStrip(props: RodStripProps) {
           x={toX(markAt)}
           y={top + HEIGHT + (row === 'upper' ? 21 : 38)}
           textAnchor="middle"
-          fontSize={lit ? 14.5 : 13}
+          fontSize={lit ? 15 : props.size}
           fontWeight={lit ? 750 : 550}
           fill={lit ? palette.chalk : palette.ink}
         />
@@ -132,7 +137,10 @@ export const LongRod = memo(
   function LongRod(props: LongRodProps) {
     const { frame, palette, wallWidth, strips, selected, top, tick } = props
     const { toX, scale } = frame
-    const wishes = strips.map(({ markAt, text }) => ({ at: toX(markAt), size: labelWidth(text, 13) + 9 }))
+    const wishes = strips.map(({ markAt, text }) => ({
+      at: toX(markAt),
+      size: labelWidth(text, props.small ? 14 : 13) + 9,
+    }))
     const must = strips.flatMap(({ stripId }, i) => (stripId === selected ? [i] : []))
     const shown = thinLabels(wishes, new Set(must))
     const lower = thinLabels(wishes, new Set(), shown)
@@ -160,14 +168,22 @@ export const LongRod = memo(
             key={stripId}
             {...{ frame, palette, top, stripId, number, left, right, markAt, text }}
             lit={stripId === selected}
+            size={props.small ? 14 : 13}
             numbered={numbered.has(i)}
             row={shown.has(i) ? 'upper' : lower.has(i) ? 'lower' : null}
             onPoint={props.onPoint}
             onPick={props.onPick}
           />
         ))}
-        <text x={toX(0)} y={top + HEIGHT + (lower.size > 0 ? 57 : 40)} fontSize={12} fill={palette.soft}>
+        <text
+          x={toX(0)}
+          y={top + HEIGHT + (lower.size > 0 ? 57 : 40)}
+          fontSize={props.small ? 14 : 12}
+          fill={palette.soft}
+        >
           {props.caption}
+          {/* what has no room is not lost: a press shows it */}
+          {shown.size + lower.size < strips.length && props.onPick ? ` · ${props.more}` : ''}
         </text>
       </g>
     )

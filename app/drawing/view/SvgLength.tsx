@@ -8,7 +8,7 @@ export function SvgLength({ text, ...rest }: { text: string } & React.SVGProps<S
   return (
     <text {...rest}>
       {parts.map((part, i) => {
-        if (i % 2 === 0) return part.replace(/(\d) $/, '$1\u200a')
+        if (i % 2 === 0) return part.replace(/(\d) $/, '$1\u2009')
         const [top, bottom] = part.split('/')
         return (
           <tspan key={i} data-fraction>

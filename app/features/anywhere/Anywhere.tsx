@@ -1,5 +1,7 @@
-import { useEffect, useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
+import { UNSAFE_PortalProvider } from 'react-aria'
 import { useLocation, useNavigate } from 'react-router'
+import { anywhereText } from '~/messages'
 import { AnywhereContext, type AnywhereSheet } from '~/ui/anywhere'
 import { useFocusKept } from '~/ui/useFocusKept'
 import { useKept } from '~/ui/useKept'
@@ -19,6 +21,7 @@ function isTyping(target: EventTarget | null): boolean {
 export function Anywhere({ children }: { children: React.ReactNode }) {
   const [sheet, setSheet] = useState<AnywhereSheet | null>(null)
   const [{ singles }, keep] = useKept('regla keys', { singles: true })
+  const opened = useRef<HTMLElement>(null)
   const navigate = useNavigate()
   const { pathname } = useLocation()
   useFocusKept(pathname)
@@ -53,14 +56,18 @@ export function Anywhere({ children }: { children: React.ReactNode }) {
   const close = () => setSheet(null)
   return (
     <AnywhereContext value={setSheet}>
-      {children}
-      <FindSheet open={sheet === 'find'} onClose={close} />
-      <KeysSheet
-        open={sheet === 'keys'}
-        onClose={close}
-        singles={singles}
-        setSingles={(next) => keep({ singles: next })}
-      />
+      <UNSAFE_PortalProvider getContainer={() => opened.current}>
+        {children}
+        <FindSheet open={sheet === 'find'} onClose={close} />
+        <KeysSheet
+          open={sheet === 'keys'}
+          onClose={close}
+          singles={singles}
+          setSingles={(next) => keep({ singles: next })}
+        />
+      </UNSAFE_PortalProvider>
+      {/* what opens over the page has a part of the page to be in */}
+      <aside ref={opened} aria-label={anywhereText.opened} />
     </AnywhereContext>
   )
 }

@@ -7,11 +7,27 @@ import { Button, LinkButton } from '~/ui/Button'
 import { tapeName, unitsName } from '~/messages'
 import { PageMain, Row, Sheet } from '~/ui/page'
 import { RadioRow } from '~/ui/RadioRow'
+import { narrow, space } from '~/ui/theme'
+import { styled } from 'styled-components'
 import { TextBox } from '~/ui/TextBox'
 import type { z } from 'zod'
 import { newJobForm } from './jobForms'
 import { TopBar } from '~/ui/TopBar'
 import { WallLines } from './WallLines'
+
+const Pair = styled.div`
+  display: grid;
+  grid-template-columns: repeat(2, minmax(0, 1fr));
+  gap: ${space.m};
+  ${narrow} {
+    grid-template-columns: minmax(0, 1fr);
+  }
+`
+const Choices = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: ${space.m} ${space.xl};
+`
 
 const UNIT_EXAMPLES: Readonly<Record<Units, string>> = {
   inches: '69 3/16',
@@ -48,48 +64,52 @@ export function NewJobPage({
         <h1>New job</h1>
         <Form method="post" {...getFormProps(form)}>
           <Sheet>
-            <TextBox
-              label="Job"
-              name={fields.name.name}
-              defaultValue={fields.name.initialValue ?? ''}
-              problem={fields.name.errors?.[0]}
-              autoFocus
-            />
-            <TextBox
-              label="Client"
-              name={fields.client.name}
-              defaultValue={fields.client.initialValue ?? ''}
-              problem={fields.client.errors?.[0]}
-            />
-            <RadioRow<Units>
-              label="Lengths are written in"
-              name="units"
-              value={units}
-              options={(['inches', 'feet-inches', 'mm'] as const).map((id) => ({
-                id,
-                text: `${unitsName(id)}: ${UNIT_EXAMPLES[id]}`,
-              }))}
-              onChange={changeUnits}
-            />
-            <RadioRow<Tape>
-              label="The tape is read to"
-              name="tape"
-              value={tape}
-              options={tapesFor(units).map((id) => ({ id, text: tapeName(id).replace('tape to ', '') }))}
-              onChange={setTape}
-            />
-            {last ? (
-              <RadioRow<'last' | 'own'>
-                label="Stuff, boards, prices and layout"
-                name="habit"
-                value={habits}
-                options={[
-                  { id: 'last', text: `as in ${last.name}` },
-                  { id: 'own', text: 'from the start' },
-                ]}
-                onChange={setHabits}
+            <Pair>
+              <TextBox
+                label="Job"
+                name={fields.name.name}
+                defaultValue={fields.name.initialValue ?? ''}
+                problem={fields.name.errors?.[0]}
+                autoFocus
               />
-            ) : null}
+              <TextBox
+                label="Client"
+                name={fields.client.name}
+                defaultValue={fields.client.initialValue ?? ''}
+                problem={fields.client.errors?.[0]}
+              />
+            </Pair>
+            <Choices>
+              <RadioRow<Units>
+                label="Lengths are written in"
+                name="units"
+                value={units}
+                options={(['inches', 'feet-inches', 'mm'] as const).map((id) => ({
+                  id,
+                  text: `${unitsName(id)}: ${UNIT_EXAMPLES[id]}`,
+                }))}
+                onChange={changeUnits}
+              />
+              <RadioRow<Tape>
+                label="The tape is read to"
+                name="tape"
+                value={tape}
+                options={tapesFor(units).map((id) => ({ id, text: tapeName(id).replace('tape to ', '') }))}
+                onChange={setTape}
+              />
+              {last ? (
+                <RadioRow<'last' | 'own'>
+                  label="Stuff, boards, prices and layout"
+                  name="habit"
+                  value={habits}
+                  options={[
+                    { id: 'last', text: `as in ${last.name}` },
+                    { id: 'own', text: 'from the start' },
+                  ]}
+                  onChange={setHabits}
+                />
+              ) : null}
+            </Choices>
             <input type="hidden" name="habits" value={habits === 'last' ? (last?.id ?? '') : ''} />
             <TextBox
               label="Room"

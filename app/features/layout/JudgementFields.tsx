@@ -5,7 +5,7 @@ import { styled } from 'styled-components'
 import { EditLength } from '~/editor/EditLength'
 import { useWallEditor } from '~/editor/WallEditor'
 import { inches, ZERO } from '~/length'
-import { criterionName, thingName } from '~/messages'
+import { criterionName, thingCalled } from '~/messages'
 import { CRITERIA, type Criterion, type Edit, ENDS, type Ends, type Judgement, inForce } from '~/model'
 import { Button } from '~/ui/Button'
 import { Choice } from '~/ui/Choice'
@@ -86,7 +86,7 @@ function Weight({
 
 /** Within what limits layouts are searched, and what counts how much. */
 export function JudgementFields() {
-  const { workpiece, edit } = useWallEditor()
+  const { workpiece, wording, edit } = useWallEditor()
   const { survey } = workpiece.wall
   const design = inForce(workpiece.wall.design)
   const { judgement } = design
@@ -127,7 +127,7 @@ export function JudgementFields() {
                   { id: 'middle', text: 'the middle' },
                   ...survey.things
                     .filter(({ kind }) => isAxis(kind))
-                    .map(({ id, kind }) => ({ id, text: `the ${thingName(kind)}` })),
+                    .map(({ id, kind }) => ({ id, text: `the ${thingCalled(wording, id, kind)}` })),
                 ]}
                 onChange={(id) => edit(put({ about: id === 'middle' ? null : id }), 'done')}
               />

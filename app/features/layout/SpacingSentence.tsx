@@ -5,7 +5,7 @@ import { inches, nearestNanometer, ZERO } from '~/length'
 import { type Measure, type Spacing, inForce } from '~/model'
 import { EditLengthWord } from '~/editor/EditLength'
 import { useWallEditor } from '~/editor/WallEditor'
-import { capital, count, materialName, schoolName, thingName, patternWords } from '~/messages'
+import { capital, count, materialName, schoolName, thingCalled, patternWords } from '~/messages'
 import { Choice } from '~/ui/Choice'
 import { Sentence } from '~/ui/Sentence'
 import { CountWord } from './CountWord'
@@ -180,7 +180,7 @@ export function SpacingSentence() {
               { id: 'wall', text: 'of the wall' },
               ...survey.things
                 .filter(({ kind }) => isAxis(kind))
-                .map(({ id, kind }) => ({ id, text: `of the ${thingName(kind)}` })),
+                .map(({ id, kind }) => ({ id, text: `of the ${thingCalled(wording, id, kind)}` })),
             ]}
             onChange={(id) => set({ ...spacing, about: id === 'wall' ? null : id })}
           />

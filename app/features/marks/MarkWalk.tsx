@@ -32,6 +32,9 @@ const Card = styled.section`
     border-radius: 12px;
     background: var(--bar);
     color: var(--bar-ink);
+    & :focus-visible {
+      outline-color: var(--bar-ink);
+    }
   }
   ${low} {
     grid-template-columns: auto minmax(0, 1fr);

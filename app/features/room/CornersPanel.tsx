@@ -23,7 +23,27 @@ import { Button } from '~/ui/Button'
 import { Choice } from '~/ui/Choice'
 import { Alert, Row, Sheet, Soft } from '~/ui/page'
 import { Table } from '~/ui/Table'
+import { narrow } from '~/ui/theme'
+import { styled } from 'styled-components'
 import type { Room } from './useRoom'
+
+/** On a phone each corner is a few lines. */
+const Corners = styled(Table)`
+  ${narrow} {
+    & thead {
+      display: none;
+    }
+    &,
+    & tbody,
+    & tr,
+    & th,
+    & td {
+      display: block;
+      padding-inline: 0;
+      white-space: normal;
+    }
+  }
+`
 
 const SQUARE_ROOM = { left: 'inside', right: 'inside' } as const
 
@@ -81,7 +101,7 @@ export function CornersPanel({ room }: { room: Room }) {
           Miter all round
         </Button>
       </Row>
-      <Table>
+      <Corners>
         <thead>
           <tr>
             <th scope="col">Corner</th>
@@ -143,7 +163,7 @@ export function CornersPanel({ room }: { room: Room }) {
             )
           })}
         </tbody>
-      </Table>
+      </Corners>
       {stuck.length > 0 ? (
         <Alert role="alert">
           {stuckText(stuck.map(nameOf))}

@@ -32,6 +32,12 @@ const Unrolled = styled.div.attrs({ tabIndex: 0, role: 'group', 'aria-label': 'T
   gap: ${space.s};
   overflow-x: auto;
   padding-bottom: ${space.s};
+  /* on a phone one wall stands below the other, and nothing lies beside the page */
+  ${narrow} {
+    flex-direction: column;
+    gap: ${space.l};
+    overflow-x: visible;
+  }
 `
 const Panels = styled.div`
   display: grid;
@@ -42,6 +48,8 @@ const Panels = styled.div`
     grid-template-columns: minmax(0, 1fr);
   }
 `
+/** The width below which the walls stand one below the other: the page's narrow form, less its sides. */
+const STACKED_BELOW = 844
 const FIRST_SIZE = { width: 1200, height: 240 }
 /** All walls side by side fill the width, but a wall is never drawn smaller or larger than this. */
 const HEIGHTS = { least: 150, most: 260 }
@@ -58,10 +66,11 @@ export function RoomPage({ room: data }: { room: RoomData }) {
   const total = surveys.reduce((sum, { width }) => sum + width, 0)
   const highest = Math.max(1, ...surveys.map(({ height }) => height))
   const room0 = size.width - surveys.length * 24
-  const scale = Math.min(
-    HEIGHTS.most / highest,
-    Math.max(HEIGHTS.least / highest, room0 / Math.max(1, total)),
-  )
+  const widest = Math.max(1, ...surveys.map(({ width }) => width))
+  const stacked = size.width < STACKED_BELOW
+  const scale = stacked
+    ? Math.min(HEIGHTS.most / highest, (size.width - 16) / widest)
+    : Math.min(HEIGHTS.most / highest, Math.max(HEIGHTS.least / highest, room0 / Math.max(1, total)))
   return (
     <>
       <PageHeader>
@@ -102,7 +111,7 @@ export function RoomPage({ room: data }: { room: RoomData }) {
                 room={room}
                 jobId={data.job.id}
                 scale={scale}
-                highest={highest}
+                highest={stacked ? null : highest}
                 wording={wording}
               />
             ))}

@@ -46,8 +46,8 @@ export function RoomWallView({
   room: Room
   jobId: string
   scale: number
-  /** Height of the highest wall: all stand on one floor. */
-  highest: number
+  /** Height of the highest wall where all stand on one floor; null where one stands below the other. */
+  highest: number | null
   wording: Wording
 }) {
   const { id, name, plan, workpiece } = planned
@@ -79,7 +79,7 @@ export function RoomWallView({
         viewBox={`0 0 ${width} ${height}`}
         width={width}
         height={height}
-        style={{ marginTop: (highest - survey.height) * scale }}
+        style={{ marginTop: highest === null ? 0 : (highest - survey.height) * scale }}
         role="img"
         aria-label={`${name}, ${formatLength(survey.width, wording.format)} wide: ${layoutTitle(plan, wording)}`}
       >

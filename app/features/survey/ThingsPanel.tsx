@@ -4,7 +4,7 @@ import { isOpening, isPlate } from '~/core/survey/obstacles'
 import { PLATE_SIZES, usualThing } from '~/core/survey/usualThings'
 import { useWallEditor } from '~/editor/WallEditor'
 import { inches, type Length, nearestNanometer, ZERO } from '~/length'
-import { say, thingName } from '~/messages'
+import { capital, say, thingCalled, thingName } from '~/messages'
 import { type Thing, THING_KINDS, type ThingKind } from '~/model'
 import { AddButton } from '~/ui/AddButton'
 import { Button } from '~/ui/Button'
@@ -88,7 +88,7 @@ function ThingFields({ thing, pick }: { thing: Thing } & Pick<Picking, 'pick'>) 
   )
   const size = PLATE_SIZES.find(({ width, height }) => width === thing.width && height === thing.height)
   return (
-    <Card role="group" aria-label={thingName(thing.kind)}>
+    <Card role="group" aria-label={capital(thingCalled(wording, thing.id, thing.kind))}>
       {plate ? (
         <Choice
           label="Plate"
@@ -197,7 +197,7 @@ export function ThingsPanel({ picked, pick }: Picking) {
             ) : (
               <Button $kind="quiet" onPress={() => pick(thing.id)}>
                 <Fractions
-                  text={`${thingName(thing.kind)} at ${say(thing.left, wording)}, ${say(thing.width, wording)} × ${say(thing.height, wording)}`}
+                  text={`${thingCalled(wording, thing.id, thing.kind)} at ${say(thing.left, wording)}, ${say(thing.width, wording)} × ${say(thing.height, wording)}`}
                 />
               </Button>
             )}
