@@ -1,17 +1,9 @@
 import { useEffect, useState } from 'react'
-import { styled } from 'styled-components'
 
+import { Unseen } from '~/ui/page'
 import { closingText, findingText, restText } from '~/messages'
 import { useWallEditor } from './WallEditor'
 
-const Unseen = styled.p`
-  position: absolute;
-  width: 1px;
-  height: 1px;
-  overflow: hidden;
-  clip-path: inset(50%);
-  white-space: nowrap;
-`
 /** Told once the hand has rested for so long. */
 const CALM_MS = 900
 
@@ -28,7 +20,7 @@ export function Announcer() {
     return () => clearTimeout(timer)
   }, [text])
   return (
-    <Unseen role="status" data-testid="announced">
+    <Unseen as="p" role="status" data-testid="announced">
       {said}
     </Unseen>
   )

@@ -5,7 +5,7 @@ import { Logo } from '~/ui/Logo'
 import { Rename } from '~/ui/Rename'
 import { LIMITS } from '~/model'
 import { PageHeader, Trail } from '~/ui/PageHeader'
-import { narrow, space } from '~/ui/theme'
+import { low, narrow, space } from '~/ui/theme'
 import { JobSettings } from './JobSettings'
 import { SavingTools, SavingTrouble } from './SavingBar'
 import { useSaver, useWallEditor } from './WallEditor'
@@ -32,6 +32,9 @@ const Tools = styled.div`
   ${narrow} {
     flex: 1 0 100%;
     justify-content: space-between;
+  }
+  ${low} {
+    flex: 0 1 auto;
   }
 `
 /** Where this wall is, what it is measured in, undo and redo, and whether it is saved. */

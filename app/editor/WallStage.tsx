@@ -16,7 +16,7 @@ import { narrow, space, type } from '~/ui/theme'
 import { GapHandle, HeightHandle } from './StageHandles'
 import { usePreview, useSelected, useUnread, useWallEditor, useWallNow } from './WallEditor'
 
-const Stage = styled.div<{ $height: string }>`
+const Stage = styled.div<{ $height: string; $bare: boolean }>`
   position: relative;
   width: 100%;
   height: ${({ $height }) => $height};
@@ -31,7 +31,8 @@ const Stage = styled.div<{ $height: string }>`
     -webkit-user-select: none;
   }
   ${narrow} {
-    height: clamp(260px, 74vw, 420px);
+    ${({ $bare }) =>
+      $bare ? 'min-height: 0; height: clamp(150px, 46vw, 320px);' : 'height: clamp(260px, 74vw, 420px);'}
   }
 `
 const Stale = styled.p`
@@ -146,7 +147,7 @@ export function WallStage({
   const pick = useCallback((id: string) => select(id === selected ? null : id), [select, selected])
 
   return (
-    <Stage ref={box} $height={height}>
+    <Stage ref={box} $height={height} $bare={!rods}>
       <svg
         viewBox={`0 0 ${size.width} ${size.height}`}
         role="group"

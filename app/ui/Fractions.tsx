@@ -3,7 +3,7 @@ import { styled } from 'styled-components'
 /** As high as a digit, set as close as digits stand, clear at 12 px: small figures either side of a slash. */
 const Fraction = styled.span`
   white-space: nowrap;
-  margin-left: 0.1em;
+  margin-left: 0.07em;
   & > span {
     font-size: 0.68em;
     line-height: 0;
@@ -27,7 +27,7 @@ export function Fractions({ text }: { text: string }) {
   return (
     <span>
       {parts.map((part, i) => {
-        if (i % 2 === 0) return part.replace(/(\d) $/, '$1\u2009')
+        if (i % 2 === 0) return part.replace(/(\d) $/, '$1\u200a')
         const [top, bottom] = part.split('/')
         return (
           <Fraction key={i} data-fraction>

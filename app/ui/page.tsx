@@ -46,3 +46,13 @@ export const Alert = styled.div`
   display: grid;
   gap: ${space.s};
 `
+
+/** Read out, and not seen. */
+export const Unseen = styled.span`
+  position: absolute;
+  width: 1px;
+  height: 1px;
+  overflow: hidden;
+  clip-path: inset(50%);
+  white-space: nowrap;
+`

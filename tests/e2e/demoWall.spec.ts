@@ -95,8 +95,7 @@ test('prices and kerf change the boards; units and tape change only the writing'
 test('a strip of one’s own size joins the job and is cut from its own boards', async ({ page }) => {
   await openDemoWall(page, 'Bed wall')
   await page.getByRole('button', { name: 'A strip of your own size' }).click()
-  await page.getByRole('textbox', { name: 'What you call it' }).fill('ripped lath')
-  await page.getByRole('textbox', { name: 'Actual width' }).fill('1 7/8')
+  await page.getByRole('textbox', { name: /^Name: actual width/ }).fill('ripped lath: 1 7/8 x 1/2')
   await page.getByRole('button', { name: 'Use it for the battens' }).click()
   await expect(page.getByTestId('closing-sum')).toContainText('× 1 7/8 strips')
   await openStage(page, 'Buy')

@@ -14,9 +14,10 @@ test('a new user: new job, wall, change the gap, marks, cut list, boards, reload
   await page.getByLabel('Client').fill('A. Quillfeather')
   await expectAccessible(page)
   await page.getByRole('button', { name: 'Start the job' }).click()
+  await page.waitForURL(/\/jobs\/[0-9a-f]+$/)
 
-  await page.getByLabel('Room').fill('Landing')
-  await page.getByLabel('Wall', { exact: true }).fill('Over the stairs')
+  await page.getByRole('textbox', { name: 'Room', exact: true }).fill('Landing')
+  await page.getByLabel('Walls, one a line').fill('Over the stairs')
   await page.getByRole('button', { name: 'Measure this wall' }).click()
 
   await page.getByRole('textbox', { name: 'Width, corner to corner' }).fill("12' 9 1/4")
@@ -78,9 +79,11 @@ test('bad input: said beside the field, kept, the drawing greyed; an impossible 
   await page.goto(`${EMPTY_URL}/jobs/new`)
   await page.getByLabel('Job', { exact: true }).fill('Trouble')
   await page.getByText('feet and inches').click()
+  if (await page.getByText('from the start').isVisible()) await page.getByText('from the start').click()
   await page.getByRole('button', { name: 'Start the job' }).click()
-  await page.getByLabel('Room').fill('Attic')
-  await page.getByLabel('Wall', { exact: true }).fill('Knee wall')
+  await page.waitForURL(/\/jobs\/[0-9a-f]+$/)
+  await page.getByRole('textbox', { name: 'Room', exact: true }).fill('Attic')
+  await page.getByLabel('Walls, one a line').fill('Knee wall')
   await page.getByRole('button', { name: 'Measure this wall' }).click()
 
   const width = page.getByRole('textbox', { name: 'Width, corner to corner' })

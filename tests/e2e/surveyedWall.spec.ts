@@ -28,6 +28,10 @@ test('a wall out by half an inch: closure refuses, is mended; every batten its o
 
   await openStage(page, 'Cut')
   const refused = page.getByRole('region', { name: 'Not ready to cut' })
+  // one line with its count; the window is circled on the drawing
+  await expect(refused.getByRole('button', { name: /^Not ready to cut: \d+ things/ })).toBeVisible()
+  await expect(page.locator('[data-wrong] [data-thing^=window]')).toHaveCount(1)
+  await refused.getByRole('button', { name: /^Not ready/ }).click()
   await expect(refused).toContainText('is too much')
   await expect(refused).toContainText('question')
   await expectAccessible(page)
@@ -58,12 +62,12 @@ test('a wall out by half an inch: closure refuses, is mended; every batten its o
 
   // the outlet in the way: looked at on the drawing, then shifted clear
   await openStage(page, 'Lay out')
-  await expect(page.getByText(/overlaps by .* the outlet/).first()).toBeVisible()
+  await expect(page.getByText(/overlaps by .* the right outlet/).first()).toBeVisible()
   const shift = page.getByRole('button', { name: /^Shift all by/ }).last()
   await shift.hover()
   await expect(page.locator('svg polygon[stroke-dasharray="7 4"]').first()).toBeVisible()
   await shift.click()
-  await expect(page.getByText(/the outlet/)).toHaveCount(0)
+  await expect(page.getByText(/the right outlet/)).toHaveCount(0)
 
   await openStage(page, 'Cut')
   await expect(page.getByText('Ready to cut: the readings close')).toBeVisible()
@@ -83,7 +87,7 @@ test('overruled with a reason, and the reason is kept', async ({ page }) => {
   await openDemoWall(page, 'Wall by the door')
   await openStage(page, 'Cut')
   const refused = page.getByRole('region', { name: 'Not ready to cut' })
-  await expect(refused).toBeVisible()
+  await refused.getByRole('button', { name: /^Not ready/ }).click()
   const before = await refused.getByRole('listitem').count()
   await refused.getByRole('button', { name: 'Go on all the same' }).first().click()
   await refused

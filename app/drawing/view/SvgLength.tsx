@@ -8,11 +8,11 @@ export function SvgLength({ text, ...rest }: { text: string } & React.SVGProps<S
   return (
     <text {...rest}>
       {parts.map((part, i) => {
-        if (i % 2 === 0) return part.replace(/(\d) $/, '$1\u2009')
+        if (i % 2 === 0) return part.replace(/(\d) $/, '$1\u200a')
         const [top, bottom] = part.split('/')
         return (
           <tspan key={i} data-fraction>
-            <tspan fontSize={SMALL} dy={`-${RAISED}em`} fontWeight={700}>
+            <tspan fontSize={SMALL} dx="0.1em" dy={`-${RAISED}em`} fontWeight={700}>
               {top}
             </tspan>
             {/* the shift is counted in this figure's own size */}

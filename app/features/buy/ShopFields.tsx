@@ -10,6 +10,7 @@ import { Button } from '~/ui/Button'
 import { Fractions } from '~/ui/Fractions'
 import { LengthField } from '~/ui/LengthField'
 import { PriceField } from '~/ui/PriceField'
+import { Unseen } from '~/ui/page'
 import { Table } from '~/ui/Table'
 import { Pair } from '~/ui/fields'
 import { space } from '~/ui/theme'
@@ -78,7 +79,7 @@ export function OfferTable({ materialId }: { materialId: string }) {
             <th scope="col">Length</th>
             <th scope="col">Price a board</th>
             <th scope="col">
-              <span hidden>Take off</span>
+              <Unseen>Take off</Unseen>
             </th>
           </tr>
         </thead>

@@ -21,6 +21,7 @@ import { FixingChoice } from './FixingChoice'
 const Rows = styled(Table)`
   ${narrow} {
     &,
+    & > caption,
     & > tbody {
       display: block;
     }

@@ -45,7 +45,7 @@ export function LayoutStage() {
       </Drawn>
       <Side aria-label="Layout">
         <section>
-          <h3>How it is laid out</h3>
+          <h2>How it is laid out</h2>
           <PatternPicks />
           {Sentences.map((Sentence, i) => (
             <Sentence key={i} />

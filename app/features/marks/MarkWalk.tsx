@@ -91,6 +91,11 @@ const Way = styled.div`
       font-size: ${type.title};
     }
   }
+  ${low} {
+    & button {
+      min-height: 56px;
+    }
+  }
 `
 const Next = styled(Button)`
   background: var(--rod);

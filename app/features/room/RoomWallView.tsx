@@ -27,6 +27,9 @@ const Caption = styled.div`
   color: var(--ink-soft);
   & a {
     color: var(--ink);
+    display: inline-flex;
+    align-items: center;
+    min-height: 44px;
     font-size: ${type.body};
     font-weight: 650;
   }
