@@ -53,7 +53,7 @@ const Verdict = styled.span<{ $open: boolean }>`
   margin-left: ${space.m};
   font-size: ${type.body};
   font-weight: 600;
-  color: ${({ $open }) => ($open ? '#ffb3a5' : '#a5e0b5')};
+  color: ${({ $open }) => ($open ? 'var(--bar-bad)' : 'var(--bar-good)')};
 `
 const Figures = styled.div`
   position: relative;

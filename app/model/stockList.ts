@@ -28,7 +28,7 @@ export const STOCK_LIST: readonly Material[] = [
   { id: 'mdf-half', nominal: '1/2 MDF strip', name: 'MDF', width: inches(2.5), thickness: inches(0.5) },
   {
     id: 'panel-moulding',
-    nominal: '1 1/4 panel moulding',
+    nominal: '1 1/4 panel molding',
     name: 'pine',
     width: inches(1.25),
     thickness: inches(0.5),

@@ -5,7 +5,16 @@ import { noPlans } from '../../tests/noPlans'
 import { wallWindow } from '../../tests/windows'
 import { openDatabase } from './db/database.server'
 import { takeInJobFile } from './jobFiles.server'
-import { archiveJob, createJob, duplicateJob, exportJob, jobDetail, listJobs } from './jobs.server'
+import { findAnywhere } from './find.server'
+import {
+  archiveJob,
+  createJob,
+  duplicateJob,
+  exportJob,
+  jobDetail,
+  listJobs,
+  wallGlimpses,
+} from './jobs.server'
 import { freeName, LIMITS, nextName, withDesign } from '~/model'
 import { jobView, pageOfWalls } from './jobView.server'
 import { roomPage } from './rooms.server'
@@ -213,6 +222,31 @@ describe('how much there may be', () => {
     const walls = [{ name: null, survey: null }]
     const made = createWalls(db, { jobId, roomName: 'R', walls, like }).wallIds
     expect(designOfWall(db, made[0] ?? '')).toMatchObject({ pattern: 'boxes', own: { locked: false } })
+  })
+
+  test('found by any of its names; what is put away is not; and its first walls are shown', () => {
+    const db = openDatabase(':memory:')
+    const jobId = createJob(db, { name: 'Mill house', client: 'Orla', units: 'inches', tape: '1/16' })
+    const hall = createWall(db, { jobId, roomName: 'Hall', name: 'Long wall' })
+    const gone = createWall(db, { jobId, roomName: 'Hall', name: 'Long wall too' })
+    archiveWall(db, gone, true)
+    createJob(db, { name: 'Barn', client: '', units: 'mm', tape: '1 mm' })
+    const paths = (words: string) => findAnywhere(db, words).map(({ kind, name }) => `${kind} ${name}`)
+    expect(paths('mill')).toEqual(['wall Long wall', 'room Hall', 'job Mill house'])
+    expect(paths('LONG hall')).toEqual(['wall Long wall'])
+    expect(paths('orla')).toEqual(['job Mill house'])
+    expect(paths('100%_')).toEqual([])
+    expect(paths('')).toContain('job Barn')
+    expect(findAnywhere(db, 'long')[0]).toMatchObject({
+      within: ['Hall', 'Mill house'],
+      path: `/jobs/${jobId}/walls/${hall}/layout`,
+    })
+    for (let i = 0; i < 5; i++) createWall(db, { jobId, roomName: 'Den', name: `D${i}` })
+    expect(
+      wallGlimpses(db, [jobId])
+        .get(jobId)
+        ?.map(({ name }) => name),
+    ).toEqual(['Long wall', 'D0', 'D1', 'D2'])
   })
 
   test('walls and rooms take another name; a room of another job does not', () => {

@@ -22,6 +22,9 @@ const boxed = css`
   border: 1px solid var(--edge);
   border-radius: 6px;
   background: var(--raised);
+  ${touch} {
+    min-height: 48px;
+  }
 `
 const worded = css`
   display: inline-flex;

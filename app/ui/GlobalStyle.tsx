@@ -19,6 +19,7 @@ export const GlobalStyle = createGlobalStyle`
   h1 { font-size: ${type.title}; line-height: 1.2; font-weight: 700; letter-spacing: -0.01em; }
   h2 { font-size: ${type.lead}; line-height: 1.3; font-weight: 650; }
   h3 { font-size: ${type.small}; line-height: 1.3; font-weight: 600; color: var(--ink-soft); }
+  small { font-size: ${type.small}; }
   a { color: var(--chalk); }
   button, input { font: inherit; color: inherit; }
   :focus-visible { outline: 3px solid var(--chalk); outline-offset: 2px; }

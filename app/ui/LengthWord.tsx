@@ -20,7 +20,9 @@ const Word = styled(Button)`
   font-weight: 650;
   cursor: pointer;
   ${touch} {
+    min-width: 48px;
     min-height: 48px;
+    justify-content: center;
   }
 `
 

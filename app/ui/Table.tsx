@@ -51,6 +51,7 @@ export const RowButton = styled(Button)`
   text-align: left;
   cursor: pointer;
   ${touch} {
+    min-width: 48px;
     min-height: 48px;
   }
 `

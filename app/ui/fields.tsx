@@ -1,6 +1,6 @@
 import { Input, Label } from 'react-aria-components'
 import { styled } from 'styled-components'
-import { space, type } from './theme'
+import { space, touch, type } from './theme'
 
 /** What a field is called, above it. */
 export const FieldName = styled(Label)`
@@ -18,6 +18,9 @@ export const FieldBox = styled(Input)`
   border-radius: 6px;
   background: var(--raised);
   color: var(--ink);
+  ${touch} {
+    min-height: 48px;
+  }
   &[data-invalid] {
     border: 2px solid var(--red);
   }

@@ -21,6 +21,8 @@ const light = css`
   --bar: #23282b;
   --bar-ink: #f7f2e6;
   --bar-soft: #b9bdb8;
+  --bar-good: #a5e0b5;
+  --bar-bad: #ffb3a5;
   --wall: #f6f3ea;
   --wall-below: #60766f;
   --strip: #7d9791;
@@ -50,6 +52,8 @@ const dark = css`
   --bar: #0d0f10;
   --bar-ink: #f7f2e6;
   --bar-soft: #b9bdb8;
+  --bar-good: #a5e0b5;
+  --bar-bad: #ffb3a5;
   --wall: #33393b;
   --wall-below: #475b57;
   --strip: #63807a;
@@ -79,6 +83,8 @@ const site = css`
   --bar: #000000;
   --bar-ink: #ffffff;
   --bar-soft: #ffffff;
+  --bar-good: #ffffff;
+  --bar-bad: #ffb3a5;
   --wall: #ffffff;
   --wall-below: #ffffff;
   --strip: #c9c9c9;
@@ -107,6 +113,8 @@ const forced = css`
   --bar: Canvas;
   --bar-ink: CanvasText;
   --bar-soft: CanvasText;
+  --bar-good: CanvasText;
+  --bar-bad: CanvasText;
   --wall: Canvas;
   --wall-below: Canvas;
   --strip: ButtonFace;

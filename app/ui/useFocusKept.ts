@@ -33,7 +33,10 @@ function focusNear(places: readonly Place[]): void {
     const named = name === null ? null : document.querySelector(`[data-focus="${CSS.escape(name)}"]`)
     if (named && focusOn(named)) return
     const part = above.find(
-      (each) => each.isConnected && each.matches('section,aside,main,[role=region],[role=group],li,header'),
+      (each) =>
+        each.isConnected &&
+        !each.matches('[data-opened]') &&
+        each.matches('section,aside,main,[role=region],[role=group],li,header'),
     )
     if (part && focusOn(part)) return
   }

@@ -89,22 +89,22 @@ test.describe('on a phone', () => {
     }
     await page.setViewportSize({ width: 390, height: 844 })
     await openDemoWall(page, 'Window wall')
+    const found: string[] = []
     for (const size of SIZES) {
       await page.setViewportSize(size)
       for (const stage of STAGES) {
         await openStage(page, stage)
         await page.waitForTimeout(150)
-        expect([stage, await sideways(page)]).toEqual([stage, expect.any(Number)])
-        expect(await sideways(page)).toBeLessThanOrEqual(0)
         const atWall = stage === 'Mark' || stage === 'Cut'
-        expect([stage, size.width, await smallTargets(page, atWall ? 48 : 44)]).toEqual([
-          stage,
-          size.width,
-          [],
-        ])
-        if (atWall) expect([stage, await smallText(page, 14)]).toEqual([stage, []])
+        const small = [
+          ...(await smallTargets(page, atWall ? 48 : 44)),
+          ...(atWall ? await smallText(page, 14) : []),
+          ...((await sideways(page)) > 0 ? ['lies beside the page'] : []),
+        ]
+        if (small.length > 0) found.push(`${stage} at ${size.width}: ${small.join(', ')}`)
       }
     }
+    expect(found).toEqual([])
   })
 
   test('one mark at a time: in reach, readable, never jumping; ticked, kept, and its end told', async ({
@@ -117,6 +117,7 @@ test.describe('on a phone', () => {
     const number = page.getByTestId('huge-mark')
     for (const size of SIZES) {
       await page.setViewportSize(size)
+      await expect(number).toBeVisible()
       // from the top of the page, without scrolling
       await page.evaluate(() => scrollTo(0, 0))
       for (const seen of [

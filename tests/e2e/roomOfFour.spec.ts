@@ -164,7 +164,7 @@ test('worked boxes and boards in the browser: A7, A8, A9, B1', async ({ page }) 
   // B1: 9 sticks of 96, 6 of 144, 4 of 192: other lengths are struck one after the other
   await openStage(page, 'Buy')
   const moulding = page.locator('[data-material="panel-moulding"]')
-  const onSale = page.getByRole('region', { name: /^Boards of .*panel moulding/ })
+  const onSale = page.getByRole('region', { name: /^Boards of .*panel molding/ })
   const strike = (length: string) =>
     onSale.getByRole('button', { name: `Take ${length} off the list`, exact: true }).click()
   const list = async (inches: string) => {

@@ -1,11 +1,13 @@
 import { inForce } from '~/model'
 import fc from 'fast-check'
 import { inches, tickOf, toInches } from '~/length'
+import { anyMeetingWall } from '../../../tests/anyWall'
 import { keptBase, reading, wallOf } from '../../../tests/namedWalls'
 import { computePlan } from '../computePlan'
 import { layOut } from '../layout/layOutWall'
 import { closingSum } from './closingSum'
-import { heightMarks, headLessFoot, runningMarks, spacerBlock } from './runningMarks'
+import { baseAt } from '../survey/wallLines'
+import { heightMarks, headLessFoot, laserHeights, runningMarks, spacerBlock } from './runningMarks'
 
 const layoutOf = (...args: Parameters<typeof wallOf>) => {
   const { wall, settings } = wallOf(...args)
@@ -146,4 +148,23 @@ test('a plan of nothing is a plan: no battens, no pieces of them, nothing thrown
   expect(plan.layout.uprights).toEqual([])
   expect(plan.closing).toBeNull()
   expect(plan.findings.some(({ severity }) => severity === 'wrong')).toBe(true)
+})
+
+test('heights from a laser line add up to those from the floor, and differ from end to end only along a floor that falls', () => {
+  fc.assert(
+    fc.property(anyMeetingWall, (workpiece) => {
+      const { layout } = computePlan(workpiece)
+      const { tape } = workpiece.settings
+      const laser = inches(40)
+      const fromFloor = new Map(heightMarks(layout, tape).map((mark) => [mark.id, mark.reading.exact]))
+      for (const { id, left, right } of laserHeights(layout, tape, laser)) {
+        const lift = fromFloor.get(id) ?? NaN
+        expect(left.exact).toBeCloseTo(baseAt(layout.lines, layout.left) + lift - laser, 3)
+        expect(right.exact).toBeCloseTo(baseAt(layout.lines, layout.right) + lift - laser, 3)
+        if (layout.lines.base.slope === 0 && layout.lines.followed.length === 0)
+          expect(left.exact).toBeCloseTo(right.exact, 3)
+      }
+    }),
+    { numRuns: 60 },
+  )
 })

@@ -263,3 +263,24 @@ describe('laws', () => {
     )
   })
 })
+
+test('more than a least gap leaves out the count that gives just that much; at least takes it', () => {
+  const wanted = {
+    school: 'nearWish',
+    wish: inches(12),
+    measure: 'gap',
+    least: inches(12),
+    most: inches(30),
+    ends: 'gap',
+    strips: null,
+  } as const
+  // a span that five strips of 4 close with gaps of exactly 12
+  const span = inches(5 * 4 + 6 * 12)
+  const within = (moreThan?: boolean) =>
+    countChoices({ ...wanted, moreThan }, span, inches(4))
+      .filter(({ withinLimits }) => withinLimits)
+      .map(({ strips }) => strips)
+  expect(within().at(-1)).toBe(5)
+  expect(within(true).at(-1)).toBe(4)
+  expect(within(false)).toEqual(within())
+})

@@ -67,7 +67,7 @@ export function Anywhere({ children }: { children: React.ReactNode }) {
         />
       </UNSAFE_PortalProvider>
       {/* what opens over the page has a part of the page to be in */}
-      <aside ref={opened} aria-label={anywhereText.opened} />
+      <aside ref={opened} data-opened aria-label={anywhereText.opened} />
     </AnywhereContext>
   )
 }

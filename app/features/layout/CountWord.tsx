@@ -23,6 +23,10 @@ const Digits = styled(Input)`
   font-size: inherit;
   font-weight: 650;
   text-align: center;
+  ${touch} {
+    width: 48px;
+    min-height: 48px;
+  }
 `
 const Step = styled(Button)`
   display: inline-grid;

@@ -1,0 +1,240 @@
+import type { Page } from '@playwright/test'
+import { expect, expectAccessible, expectSaved, openDemoWall, openStage, pickWord, test } from './page'
+
+const STAGES = ['Measure', 'Lay out', 'Mark', 'Cut', 'Buy'] as const
+const LOOKS = [
+  { theme: 'light', width: 1280, height: 800 },
+  { theme: 'light', width: 390, height: 844 },
+  { theme: 'dark', width: 1280, height: 800 },
+  { theme: 'site', width: 390, height: 844 },
+  { theme: 'forced', width: 1280, height: 800 },
+] as const
+
+async function wear(page: Page, { theme, width, height }: (typeof LOOKS)[number]) {
+  await page.setViewportSize({ width, height })
+  await page.emulateMedia({ forcedColors: theme === 'forced' ? 'active' : 'none' })
+  await page
+    .context()
+    .addCookies([
+      { name: 'regla-theme', value: theme === 'forced' ? 'light' : theme, url: 'http://127.0.0.1:3210' },
+    ])
+}
+
+/** Everything folded is opened, so that it is looked at too. */
+async function unfold(page: Page) {
+  await page.evaluate(() => {
+    for (const fold of document.querySelectorAll<HTMLElement>('main h2 button[aria-expanded=false]'))
+      fold.click()
+  })
+  await page.waitForTimeout(150)
+}
+
+for (const look of LOOKS) {
+  test(`no axe finding on pages, stages and popovers: ${look.theme}, ${look.width} wide`, async ({
+    page,
+  }) => {
+    test.setTimeout(170_000)
+    await wear(page, look)
+    for (const path of ['/', '/jobs/new', '/jobs/demo', '/crew', '/devices', '/no/such/page']) {
+      await page.goto(path)
+      await expectAccessible(page)
+    }
+    await page.goto('/jobs/demo')
+    await page.getByRole('link', { name: 'All walls of Dining room together' }).click()
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('wall by wall')
+    await expectAccessible(page)
+    await openDemoWall(page, 'Window wall')
+    for (const stage of STAGES) {
+      await openStage(page, stage)
+      await expect(page).toHaveTitle(`${stage} · Window wall · Regla`)
+      await unfold(page)
+      await expectAccessible(page)
+    }
+    await openStage(page, 'Lay out')
+    for (const name of [
+      /How they are spaced$/,
+      /^Height from the finished floor/,
+      /^Units and tape/,
+      'What counts',
+      'Rename this wall',
+      'A strip of your own size',
+      'Find a job, room or wall',
+    ]) {
+      await page.getByRole('button', { name }).first().click()
+      await page.waitForTimeout(150)
+      await expectAccessible(page)
+      await page.keyboard.press('Escape')
+      await page.waitForTimeout(150)
+    }
+  })
+}
+
+/** How far two colors are apart, as WCAG counts it. */
+const contrast = (a: number[], b: number[]) => {
+  const lum = ([r = 0, g = 0, bl = 0]: number[]) => {
+    const part = (v: number) => (v / 255 <= 0.03928 ? v / 255 / 12.92 : ((v / 255 + 0.055) / 1.055) ** 2.4)
+    return 0.2126 * part(r) + 0.7152 * part(g) + 0.0722 * part(bl)
+  }
+  const [high, low] = [lum(a), lum(b)].sort((x, y) => y - x) as [number, number]
+  return (high + 0.05) / (low + 0.05)
+}
+
+for (const theme of ['light', 'dark', 'site'] as const)
+  test(`what axe does not look at stands out 3 to 1: rod labels, field borders, focus rings (${theme})`, async ({
+    page,
+  }) => {
+    await wear(page, { theme, width: 1280, height: 800 } as (typeof LOOKS)[number])
+    await openDemoWall(page, 'Long wall')
+    const color = (name: string) =>
+      page.evaluate((token) => {
+        const probe = document.createElement('i')
+        probe.style.color = `var(${token})`
+        document.body.append(probe)
+        const rgb = getComputedStyle(probe).color.match(/\d+/g)?.map(Number) ?? []
+        probe.remove()
+        return rgb
+      }, name)
+    for (const [over, under] of [
+      ['--ink', '--plaster'],
+      ['--ink-soft', '--plaster'],
+      ['--rod-ink', '--rod'],
+      ['--edge', '--raised'],
+      ['--edge', '--paper'],
+      ['--edge', '--plaster'],
+      ['--chalk', '--paper'],
+      ['--chalk', '--plaster'],
+      ['--bar-ink', '--bar'],
+      ['--red', '--red-wash'],
+      ['--strip-edge', '--strip'],
+    ] as const)
+      expect([over, under, contrast(await color(over), await color(under)) >= 3]).toEqual([over, under, true])
+    // the ring of a stage on its tape, picked or not
+    for (const stage of ['Lay out', 'Cut']) {
+      const link = page.getByRole('link', { name: stage })
+      await link.focus()
+      await page.keyboard.press('Shift+Tab')
+      await page.keyboard.press('Tab')
+      const { ring, ground } = await link.evaluate((each) => {
+        const style = getComputedStyle(each)
+        const rgb = (text: string) => text.match(/[\d.]+/g)?.map(Number) ?? []
+        const own = rgb(style.backgroundColor)
+        const tape = each.parentElement ? rgb(getComputedStyle(each.parentElement).backgroundColor) : []
+        return { ring: rgb(style.outlineColor), ground: own[3] === 0 ? tape : own }
+      })
+      expect([stage, contrast(ring, ground) >= 3]).toEqual([stage, true])
+    }
+  })
+
+test('by the keyboard alone: a school, a way out, a thing, a wall’s name, a proposal; the focus is never lost', async ({
+  page,
+}) => {
+  test.setTimeout(120_000)
+  const onPage = () =>
+    page.evaluate(() => document.activeElement !== null && document.activeElement !== document.body)
+  await openDemoWall(page, 'Window wall')
+  // another school: its word is drawn anew, and has the focus again
+  await page.getByRole('button', { name: /How they are spaced$/ }).focus()
+  await page.keyboard.press('Enter')
+  await page.keyboard.type('a chosen gap from one')
+  await page.keyboard.press('Enter')
+  await expect(page.locator('[data-focus="How they are spaced"]')).toContainText('from one end')
+  await expect(page.locator('[data-focus="How they are spaced"]')).toBeFocused()
+  // what was put aside is told, and one press goes back
+  const dropped = page.locator('[data-dropped]')
+  await expect(dropped).toContainText('Put aside with')
+  await page.locator('[data-focus="school-back"]').focus()
+  await page.keyboard.press('Enter')
+  await expect(page.locator('[data-focus="How they are spaced"]')).not.toContainText('from one end')
+  await expect.poll(onPage).toBe(true)
+  // a way out: its button goes with the finding, the focus stays on the page
+  const way = page.getByRole('button', { name: /^Shift all by/ }).first()
+  await way.focus()
+  await page.keyboard.press('Enter')
+  await expect(page.locator('[data-kept=shift]')).toBeVisible()
+  await expect.poll(onPage).toBe(true)
+  await expect(page.getByTestId('announced')).toContainText('close on the wall')
+  // and off again from the sentence
+  await page.locator('[data-kept=shift]').getByRole('button').focus()
+  await page.keyboard.press('Enter')
+  await expect(page.locator('[data-kept=shift]')).toHaveCount(0)
+  await expect.poll(onPage).toBe(true)
+  await expectSaved(page)
+
+  // a thing is put on the wall and moved by the arrow keys, and says where it is
+  await page.keyboard.press('1')
+  await expect(page).toHaveTitle(/^Measure · /)
+  await page.getByRole('button', { name: /^What stands there/ }).focus()
+  await page.keyboard.press('Enter')
+  await page.getByRole('button', { name: 'Put it on the wall' }).focus()
+  await page.keyboard.press('Enter')
+  await expect.poll(onPage).toBe(true)
+  const grip = page.locator('[data-grip][aria-pressed=true]')
+  await expect(grip).toHaveAccessibleName(/from the left, .* up from the floor/)
+  const name = await grip.getAttribute('aria-label')
+  await grip.focus()
+  await page.keyboard.press('ArrowRight')
+  await expect(grip).not.toHaveAccessibleName(name ?? '')
+
+  await page.keyboard.press('2')
+  await page.getByRole('button', { name: 'Rename this wall' }).focus()
+  await page.keyboard.press('Enter')
+  await page.keyboard.press('Control+a')
+  await page.keyboard.type('Glazed wall')
+  await page.keyboard.press('Enter')
+  await expect(page).toHaveTitle('Lay out · Glazed wall · Regla')
+  await page.getByRole('button', { name: 'Rename this wall' }).focus()
+  await page.keyboard.press('Enter')
+  await page.keyboard.press('Control+a')
+  await page.keyboard.type('Window wall')
+  await page.keyboard.press('Enter')
+  await expect(page).toHaveTitle('Lay out · Window wall · Regla')
+
+  await page.keyboard.press('?')
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible()
+  await page.keyboard.press('Escape')
+  await expect.poll(onPage).toBe(true)
+  for (let i = 0; i < 12 && (await page.getByRole('button', { name: /^Undo/ }).isEnabled()); i++) {
+    await page.getByRole('button', { name: /^Undo/ }).click()
+    await expectSaved(page)
+  }
+})
+
+test('single keys can be turned off, and stay off', async ({ page }) => {
+  await openDemoWall(page, 'Long wall')
+  await page.keyboard.press('?')
+  await page.getByRole('button', { name: 'Turn single keys off' }).click()
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('4')
+  await page.keyboard.press('/')
+  await page.waitForTimeout(200)
+  await expect(page.getByRole('dialog')).toHaveCount(0)
+  await expect(page).toHaveTitle(/^Lay out/)
+  await page.keyboard.press('Control+k')
+  await expect(page.getByRole('dialog', { name: 'Find a job, room or wall' })).toBeVisible()
+})
+
+test('the sentence tells the part covered and what a pattern keeps, and takes each off', async ({ page }) => {
+  await openDemoWall(page, 'Long wall')
+  const title = page.getByRole('heading', { level: 1 })
+  const before = (await title.textContent()) ?? ''
+  await page.getByRole('button', { name: /^Sections and extent/ }).click()
+  await pickWord(page, 'How much of the wall is covered', /a part of it/)
+  await expect(page.locator('[data-kept=extent]')).toContainText('Covered is only the part from')
+  await page.locator('[data-kept=extent]').getByRole('button', { name: 'Cover all of it' }).click()
+  await expect(page.locator('[data-kept=extent]')).toHaveCount(0)
+  await page.getByRole('radio', { name: 'Grid', exact: true }).click()
+  await expect(page.locator('[data-patterns-kept]')).toContainText('Kept as left, for the way back: battens')
+  await pickWord(page, 'Border', /on three sides/)
+  await expect(page.getByTestId('closing-sum')).toContainText('closes on the wall')
+  await page.getByRole('radio', { name: 'Battens', exact: true }).click()
+  await expect(title).toHaveText(before)
+  // more than is not at least
+  await pickWord(page, 'Least clear gap, at least or more', /more than/)
+  await expect(page.getByRole('button', { name: /Least clear gap, at least or more$/ })).toContainText(
+    'more than',
+  )
+  for (let i = 0; i < 8 && (await page.getByRole('button', { name: /^Undo/ }).isEnabled()); i++) {
+    await page.getByRole('button', { name: /^Undo/ }).click()
+    await expectSaved(page)
+  }
+})
