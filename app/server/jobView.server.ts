@@ -12,6 +12,9 @@ import { type LayoutPlanner, type LayoutWords, planner } from './planning/layout
 /** How many walls a job's page shows at once. */
 const WALLS_A_PAGE = LIMITS.wallsInRoom
 
+/** A page waits this long for words; it is sent within five seconds. */
+const WORDS_WITHIN_MS = 3_500
+
 interface WallFacts {
   /** Its size; null where what is kept of it can't be read. */
   readonly size: string | null
@@ -109,9 +112,25 @@ export function jobView(db: Database, jobId: string, wanted = 1, plans: LayoutPl
       ...room,
       walls: room.walls.map((wall) => ({ ...wall, ...factsOf(wall), cut: cut.has(wall.id) })),
     })),
-    /** The words still being worked out, by wall. */
-    words: coming.length === 0 ? null : Promise.all(coming).then((said) => Object.fromEntries(said)),
+    /** The words still being worked out, by wall: those that are known in time, the others when the page is next loaded. */
+    words: coming.length === 0 ? null : knownInTime(coming),
   }
+}
+
+/** What of these is known before the page has to be sent whole. */
+async function knownInTime(
+  coming: readonly Promise<readonly [string, WallWords]>[],
+): Promise<Record<string, WallWords>> {
+  const known: Record<string, WallWords> = {}
+  const all = coming.map(async (each) => {
+    const [id, words] = await each
+    known[id] = words
+  })
+  let timer: ReturnType<typeof setTimeout> | undefined
+  const late = new Promise<void>((done) => (timer = setTimeout(done, WORDS_WITHIN_MS)))
+  await Promise.race([Promise.all(all), late])
+  clearTimeout(timer)
+  return { ...known }
 }
 
 function sizeOf({ width, height }: { width: number; height: number }, settings: Settings): string {

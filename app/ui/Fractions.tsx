@@ -3,7 +3,6 @@ import { styled } from 'styled-components'
 /** As high as a digit, set as close as digits stand, clear at 12 px: small figures either side of a slash. */
 const Fraction = styled.span`
   white-space: nowrap;
-  margin-left: 0.07em;
   & > span {
     font-size: 0.68em;
     line-height: 0;
@@ -21,13 +20,27 @@ const Fraction = styled.span`
   }
 `
 
+const Hair = styled.span`
+  font-size: 0.4em;
+  white-space: pre;
+`
+
 /** Text with its fractions set as fractions: "28 5/8" reads 28 ⅝. The words stay whole for a screen reader. */
 export function Fractions({ text }: { text: string }) {
   const parts = text.split(/(\d+\/\d+)/)
   return (
     <span>
       {parts.map((part, i) => {
-        if (i % 2 === 0) return part.replace(/(\d) $/, '$1\u200a')
+        // the whole number and its fraction stand a hair apart, and stay two words
+        if (i % 2 === 0)
+          return /\d $/.test(part) ? (
+            <span key={i}>
+              {part.slice(0, -1)}
+              <Hair> </Hair>
+            </span>
+          ) : (
+            part
+          )
         const [top, bottom] = part.split('/')
         return (
           <Fraction key={i} data-fraction>

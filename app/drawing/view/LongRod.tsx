@@ -144,6 +144,7 @@ export const LongRod = memo(
     const must = strips.flatMap(({ stripId }, i) => (stripId === selected ? [i] : []))
     const shown = thinLabels(wishes, new Set(must))
     const lower = thinLabels(wishes, new Set(), shown)
+    const untold = shown.size + lower.size < strips.length && props.onPick !== undefined
     const numbered = thinLabels(
       strips.map(({ left, right, number }) => ({
         at: toX((left + right) / 2),
@@ -183,7 +184,17 @@ export const LongRod = memo(
         >
           {props.caption}
           {/* what has no room is not lost: a press shows it */}
-          {shown.size + lower.size < strips.length && props.onPick ? ` · ${props.more}` : ''}
+          {untold ? (
+            props.small ? (
+              <tspan x={toX(0)} dy={18}>
+                {props.more}
+              </tspan>
+            ) : (
+              ` · ${props.more}`
+            )
+          ) : (
+            ''
+          )}
         </text>
       </g>
     )

@@ -8,11 +8,22 @@ export function SvgLength({ text, ...rest }: { text: string } & React.SVGProps<S
   return (
     <text {...rest}>
       {parts.map((part, i) => {
-        if (i % 2 === 0) return part.replace(/(\d) $/, '$1\u200a')
+        // the whole number and its fraction stand a hair apart, and stay two words
+        if (i % 2 === 0)
+          return /\d $/.test(part) ? (
+            <tspan key={i}>
+              {part.slice(0, -1)}
+              <tspan fontSize="0.4em" style={{ whiteSpace: 'pre' }}>
+                {' '}
+              </tspan>
+            </tspan>
+          ) : (
+            part
+          )
         const [top, bottom] = part.split('/')
         return (
           <tspan key={i} data-fraction>
-            <tspan fontSize={SMALL} dx="0.1em" dy={`-${RAISED}em`} fontWeight={700}>
+            <tspan fontSize={SMALL} dy={`-${RAISED}em`} fontWeight={700}>
               {top}
             </tspan>
             {/* the shift is counted in this figure's own size */}

@@ -106,7 +106,14 @@ export function NewJobPage({
                     { id: 'last', text: `as in ${last.name}` },
                     { id: 'own', text: 'from the start' },
                   ]}
-                  onChange={setHabits}
+                  onChange={(next) => {
+                    setHabits(next)
+                    // units taken over with the habits go with them; units that were chosen stay
+                    if (next === 'own' && units === last.units && tape === last.tape) {
+                      setUnits('inches')
+                      setTape('1/16')
+                    }
+                  }}
                 />
               ) : null}
             </Choices>

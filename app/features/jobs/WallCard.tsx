@@ -138,7 +138,13 @@ export function WallCard({
             <Said wall={wall} words={wall.words} />
           ) : (
             <Suspense fallback={<Said wall={wall} words={null} />}>
-              <Await resolve={words}>{(said) => <Said wall={wall} words={said?.[wall.id] ?? null} />}</Await>
+              <Await
+                resolve={words}
+                // walls that take too long to plan are opened all the same
+                errorElement={<Said wall={wall} words={null} />}
+              >
+                {(said) => <Said wall={wall} words={said?.[wall.id] ?? null} />}
+              </Await>
             </Suspense>
           )}
         </Soft>

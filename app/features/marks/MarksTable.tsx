@@ -26,6 +26,16 @@ const Cell = styled.td<{ $drawn: boolean }>`
     color: var(--ink-soft);
   }
 `
+/** It stands in the narrow column beside the wall. */
+const Marks = styled(Table)`
+  & th {
+    white-space: normal;
+  }
+  & td,
+  & th {
+    padding-inline: 4px;
+  }
+`
 const EDGE_NAMES: Readonly<Record<Edge, string>> = { near: 'Near edge', center: 'Center', far: 'Far edge' }
 
 /** The other lines a tape can be hooked along, where this end leans so much that marks along them are others. */
@@ -51,7 +61,7 @@ export function MarksTable({ datum, edge, hook }: { datum: Datum; edge: Edge; ho
   const edges: readonly Edge[] = edge === 'center' ? ['near', 'center', 'far'] : ['near', 'far']
   const done = marks.filter(({ stripId }) => isMarked(stripId)).length
   return (
-    <Table>
+    <Marks>
       <caption>
         <Fractions
           text={`From the ${datum} corner, the tape hooked along ${name(hook)}.${others.length > 0 ? ' This end of the wall leans: marks along another line are others.' : ''}`}
@@ -121,6 +131,6 @@ export function MarksTable({ datum, edge, hook }: { datum: Datum; edge: Edge; ho
           )
         })}
       </tbody>
-    </Table>
+    </Marks>
   )
 }
