@@ -239,3 +239,41 @@ test('the sentence tells the part covered and what a pattern keeps, and takes ea
     await expectSaved(page)
   }
 })
+
+for (const size of [
+  { width: 1280, height: 800 },
+  { width: 390, height: 844 },
+])
+  test(`nothing jumps while a page comes up: layout shift under 0.02 at ${size.width}`, async ({ page }) => {
+    test.setTimeout(120_000)
+    await page.setViewportSize(size)
+    await page.addInitScript(() => {
+      const sum = { shift: 0, what: [] as string[] }
+      Object.assign(window, { sum })
+      new PerformanceObserver((list) => {
+        for (const entry of list.getEntries() as (PerformanceEntry & {
+          value: number
+          hadRecentInput: boolean
+          sources: { node?: Node }[]
+        })[]) {
+          if (entry.hadRecentInput) continue
+          sum.shift += entry.value
+          sum.what.push(...entry.sources.map(({ node }) => (node as Element)?.outerHTML?.slice(0, 80) ?? ''))
+        }
+      }).observe({ type: 'layout-shift', buffered: true })
+    })
+    const jumped = async () => {
+      await page.waitForTimeout(900)
+      return page.evaluate(() => (window as unknown as { sum: { shift: number; what: string[] } }).sum)
+    }
+    await page.goto('/jobs/demo')
+    await page.waitForLoadState('networkidle')
+    const href = await page.getByRole('link', { name: 'Window wall', exact: true }).getAttribute('href')
+    const wall = (href ?? '').replace(/\/\w+$/, '')
+    const stages = ['measure', 'layout', 'mark', 'cut', 'buy'].map((stage) => `${wall}/${stage}`)
+    for (const path of ['/', '/jobs/new', '/jobs/demo', ...stages]) {
+      await page.goto(path)
+      const { shift, what } = await jumped()
+      expect([path, shift < 0.02 || `${shift}: ${what.join(' | ')}`]).toEqual([path, true])
+    }
+  })

@@ -20,7 +20,7 @@ test('a leaning alcove: marks along the line the tape is hooked on, cards with t
   await expect(first.nth(0)).toContainText('head line 14 ')
   await page.getByRole('radio', { name: 'head line' }).click()
   await expect(first.nth(0).locator('.number')).not.toContainText('14 5/16')
-  await page.getByRole('radio', { name: 'laser line' }).click()
+  await page.getByRole('radio', { name: 'laser line', exact: true }).click()
   await page.getByRole('textbox', { name: 'Laser line, up from the floor' }).fill('0')
   await expect(page.getByText('the tape hooked along the laser line, 0 up')).toBeVisible()
   // the line picked, and the foot and head lines below it, for both edges

@@ -40,6 +40,13 @@ const Top = styled.div`
   justify-content: space-between;
   gap: ${space.xs} ${space.m};
   min-height: 40px;
+  ${narrow} {
+    /* room for what is claimed, so that nothing below moves when it comes */
+    & > [role='status'] {
+      flex: 1 0 100%;
+      min-height: 3em;
+    }
+  }
 `
 const List = styled.ol`
   display: grid;

@@ -1,4 +1,4 @@
-import { isPicked, unpicked, withCount } from '~/core/edits/sectionCount'
+import { withCount } from '~/core/edits/sectionCount'
 import { wishOf } from '~/core/judgement/candidates'
 import { rulesOf } from '~/core/patterns/rules'
 import { matchEdits, matchGaps, matchMembers } from '~/core/room/matchWalls'
@@ -7,11 +7,9 @@ import { useWallEditor } from '~/editor/WallEditor'
 import { ZERO } from '~/length'
 import { capital, count, matchText, say, sectionName, patternWords } from '~/messages'
 import { type Design, inForce } from '~/model'
-import { Button } from '~/ui/Button'
 import { Choice } from '~/ui/Choice'
 import { Fold } from '~/ui/Fold'
 import { Fractions } from '~/ui/Fractions'
-import { Row } from '~/ui/page'
 import { Sentence } from '~/ui/Sentence'
 import { Table } from '~/ui/Table'
 import { EditButton } from './EditButton'
@@ -100,11 +98,6 @@ export function SectionsFold() {
         </Table>
       ) : null}
       <MatchedSections />
-      {isPicked(design) ? (
-        <Row>
-          <Button onPress={() => patch(unpicked(design))}>Let the wish decide again</Button>
-        </Row>
-      ) : null}
       <Sentence>
         Covered is{' '}
         <Choice

@@ -33,10 +33,13 @@ function FromLaser({ mark }: { mark: LaserHeight }) {
 export function HeightsTable({
   from,
   laser,
+  asked,
   keep,
 }: {
   from: MarkHabits['heightsFrom']
   laser: Length
+  /** Where the line stands is asked here: the marks do not ask it already. */
+  asked: boolean
   keep: (patch: Partial<MarkHabits>) => void
 }) {
   const { plan, workpiece, wording } = useWallEditor()
@@ -52,7 +55,7 @@ export function HeightsTable({
         ]}
         onChange={(heightsFrom) => keep({ heightsFrom })}
       />
-      {from === 'laser' ? <LaserField laser={laser} keep={keep} /> : null}
+      {from === 'laser' && asked ? <LaserField laser={laser} keep={keep} /> : null}
       <Table>
         <caption>
           <Fractions text={from === 'laser' ? markText.laser(laser, wording) : markText.floor} />

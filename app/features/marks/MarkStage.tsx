@@ -76,7 +76,7 @@ export function MarkStage() {
         <MarksTable datum={datum} edge={edge} hook={hook} />
         <SpacerBlock spacer={spacerBlock(plan.layout, datum, tape, hook)} />
         <Section aria-label="Heights">
-          <HeightsTable from={heightsFrom} laser={laser} keep={keep} />
+          <HeightsTable from={heightsFrom} laser={laser} asked={line !== 'laser'} keep={keep} />
         </Section>
         <Soft>
           Strike a level line from the highest point of the floor first. Before you drill or nail, think of
