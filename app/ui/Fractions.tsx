@@ -21,7 +21,7 @@ const Fraction = styled.span`
 `
 
 const Hair = styled.span`
-  font-size: 0.4em;
+  font-size: 0.55em;
   white-space: pre;
 `
 

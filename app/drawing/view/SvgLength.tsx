@@ -23,7 +23,7 @@ export function SvgLength({ text, ...rest }: { text: string } & React.SVGProps<S
         const [top, bottom] = part.split('/')
         return (
           <tspan key={i} data-fraction>
-            <tspan fontSize={SMALL} dy={`-${RAISED}em`} fontWeight={700}>
+            <tspan fontSize={SMALL} dx="0.16em" dy={`-${RAISED}em`} fontWeight={700}>
               {top}
             </tspan>
             {/* the shift is counted in this figure's own size */}

@@ -49,5 +49,5 @@ export function thinLabels(
 export function labelWidth(text: string, fontSize: number): number {
   const plain = text.replace(/ ?\d+\/\d+/, '')
   const fraction = /\d+\/\d+/.exec(text)?.[0] ?? ''
-  return plain.length * fontSize * 0.58 + fraction.length * fontSize * 0.41 + (fraction ? 2 : 0)
+  return plain.length * fontSize * 0.58 + fraction.length * fontSize * 0.41 + (fraction ? 3 : 0)
 }

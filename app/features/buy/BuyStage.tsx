@@ -20,7 +20,7 @@ import {
 import { Button } from '~/ui/Button'
 import { Fractions } from '~/ui/Fractions'
 import { Row, Soft, Spread } from '~/ui/page'
-import { space, type } from '~/ui/theme'
+import { narrow, space, type } from '~/ui/theme'
 import { OfferTable, SawFields } from './ShopFields'
 
 const Figures = styled.dl`
@@ -35,11 +35,28 @@ const Figures = styled.dl`
     font-size: ${type.small};
     color: var(--ink-soft);
   }
+  ${narrow} {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    & dt {
+      min-height: 2.9em;
+    }
+  }
 `
 const Material = styled.section`
   display: grid;
   gap: ${space.m};
   max-width: 900px;
+`
+
+/** What the search says has its place, so that nothing moves when it ends. */
+const Search = styled(Row)`
+  min-height: 48px;
+  ${narrow} {
+    flex: 1 0 100%;
+    min-height: 112px;
+    align-content: center;
+  }
 `
 
 function shopping(boards: readonly { length: MaterialBoards['request']['offers'][number]['length'] }[]) {
@@ -78,15 +95,19 @@ function MaterialPlan({ boards }: { boards: MaterialBoards }) {
         <h2>
           <Fractions text={name} />
         </h2>
-        {state === 'searching' ? (
-          <Row>
-            <Soft role="status">
-              looking for a better plan; none costs less than{' '}
-              {plan.cost === null ? 'the least length' : money(plan.bound, currency)}
-            </Soft>
-            <Button onPress={all.stop}>Stop looking</Button>
-          </Row>
-        ) : null}
+        <Search role="status">
+          {state === 'searching' ? (
+            <>
+              <Soft>
+                looking for a better plan; none costs less than{' '}
+                {plan.cost === null ? 'the least length' : money(plan.bound, currency)}
+              </Soft>
+              <Button onPress={all.stop}>Stop looking</Button>
+            </>
+          ) : (
+            <Soft>{plan.proven ? '✓ searched through: none is better' : 'the search was stopped'}</Soft>
+          )}
+        </Search>
       </Spread>
       <Figures>
         <div>

@@ -54,6 +54,8 @@ const List = styled.ol`
   gap: ${space.s};
   list-style: none;
   padding: 0;
+  /* the cards' room is there before they are */
+  min-height: 118px;
   ${narrow} {
     display: flex;
     overflow-x: auto;

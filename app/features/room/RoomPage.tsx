@@ -74,7 +74,7 @@ export function RoomPage({ room: data }: { room: RoomData }) {
   return (
     <>
       <PageHeader>
-        <Link to="/" aria-label="Regla, all jobs">
+        <Link to="/" aria-label="Regla, all jobs" style={{ color: 'var(--ink)' }}>
           <Logo />
         </Link>
         <Trail aria-label="Where this room is">
