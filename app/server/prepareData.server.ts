@@ -10,6 +10,7 @@ import { wallPage } from './walls.server'
 
 const DEMO_JOB_ID = 'demo'
 const MARKED_IN_DEMO = 2
+const CUT_IN_DEMO = 'Chimney breast'
 const DEMO_FILE = 'examples/tern-cottage.regla.json'
 
 /** Opens and migrates the database at start; adds the demo job when asked to and not there yet. */
@@ -23,6 +24,7 @@ function addDemo(db: Database): void {
   if (!file.ok) throw new Error(`the demo job file is broken: ${JSON.stringify(file.issue)}`)
   importJob(db, file.value, DEMO_JOB_ID)
   beginMarking(db)
+  cutOneWall(db)
 }
 
 /** The demo's first wall is being marked: its first strips are on the wall. */
@@ -39,4 +41,12 @@ function beginMarking(db: Database): void {
     doneAt: Date.now() + i,
   }))
   recordActs(db, { jobId: DEMO_JOB_ID, wallId: page.id }, acts)
+}
+
+/** One wall of the demo is cut already. */
+function cutOneWall(db: Database): void {
+  const walls = jobDetail(db, DEMO_JOB_ID)?.rooms.flatMap((room) => room.walls) ?? []
+  const wallId = walls.find(({ name }) => name === CUT_IN_DEMO)?.id
+  if (wallId)
+    recordActs(db, { jobId: DEMO_JOB_ID, wallId }, [{ id: 'demo-cut-0', kind: 'cut', doneAt: Date.now() }])
 }

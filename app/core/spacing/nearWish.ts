@@ -76,7 +76,7 @@ export const placeNearWish: SchoolOf<SpacingOf<'nearWish'>> = (wanted, span, str
           code: 'noCountInLimits',
           least: wanted.least,
           most: wanted.most,
-          moreThan: wanted.moreThan === true,
+          ...(wanted.moreThan === true ? { moreThan: true } : {}),
         })
   }
   return placeEqualByCount({ school: 'equalByCount', strips, ends: wanted.ends }, span, stripWidth, context)

@@ -32,7 +32,7 @@ export type SpacingIssue =
       readonly least: Length
       readonly most: Length
       /** It has to be more than the least. */
-      readonly moreThan: boolean
+      readonly moreThan?: true
     }
   | { readonly code: 'noStudsKnown' }
   | { readonly code: 'stripsOverlap'; readonly strip: number; readonly by: Length }
