@@ -16,6 +16,21 @@ const press = (selector) => (page) => page.locator(selector).first().click()
 const PICTURES = [
   { name: 'jobs', path: '/', size: DESK },
   { name: 'job', path: '/jobs/demo', size: DESK },
+  {
+    name: 'new-job',
+    path: '/jobs/new',
+    size: DESK,
+    then: async (page) => {
+      await page.getByLabel('Job', { exact: true }).fill('Pump house')
+      await page
+        .getByLabel('Walls, one a line')
+        .fill(
+          'Sink wall: 133 5/8 x 95 1/4, base 4 1/8, window 30 x 40 at 52, 42 up, outlet at 22\nDoor wall: 97 1/2 x 95 1/4, base 4 1/8, door 28 x 78 at 58\n118 x 95 1/4, between casings 3 1/4',
+        )
+      await page.getByRole('list', { name: 'Walls as read' }).scrollIntoViewIfNeeded()
+      await page.evaluate(() => scrollTo(0, 999))
+    },
+  },
   { name: 'measure', wall: 'Long wall', stage: 'measure', size: DESK },
   { name: 'layout', wall: 'Long wall', stage: 'layout', size: DESK, then: press('[data-strip="batten-5"]') },
   {
@@ -43,7 +58,13 @@ const PICTURES = [
       await page.getByRole('button', { name: 'What counts' }).click()
     },
   },
-  { name: 'cut-not-ready', wall: 'Window wall', stage: 'cut', size: DESK },
+  {
+    name: 'cut-not-ready',
+    wall: 'Window wall',
+    stage: 'cut',
+    size: DESK,
+    then: press('button:has-text("Not ready to cut")'),
+  },
   { name: 'devices', path: '/devices', size: DESK },
   {
     name: 'crew',

@@ -2,7 +2,14 @@ import { computePlan } from '~/core/computePlan'
 import { droppedSchool } from '~/core/edits/changeSchool'
 import type { ClosingSum } from '~/core/marks/closingSum'
 import { inches, millimeters, nanometers, readOnTape } from '~/length'
-import { blankSurvey, startingDesign, startingSettings, type Survey, type ThingKind } from '~/model'
+import {
+  blankSurvey,
+  startingDesign,
+  startingSettings,
+  type Survey,
+  type ThingKind,
+  withDesign,
+} from '~/model'
 import { usualThing } from '~/core/survey/usualThings'
 import {
   boardsNamed,
@@ -11,6 +18,7 @@ import {
   droppedText,
   gripName,
   laserHeightText,
+  layoutTitle,
   markMovedText,
   newWallsWord,
   patternsKeptText,
@@ -186,4 +194,27 @@ test('the drawing, the sum and a grip are told to whoever does not see them', ()
   )
   expect(restText('It closes.', [])).toBe('It closes.')
   expect(restText('It closes.', ['a', 'b'])).toBe('It closes. 2 things wrong: a')
+})
+
+test.each([
+  ['none', 'A grid of 4 by 3'],
+  ['butt', 'A grid of 2 by 3'],
+  ['miter', 'A grid of 2 by 3'],
+  ['threeSided', 'A grid of 2 by 3'],
+] as const)('a grid of three rows is told as three rows, whatever its border: %s', (border, title) => {
+  const spacing = { school: 'equalByCount', strips: 3, ends: 'gap' } as const
+  const design = withDesign(startingDesign(materials), {
+    pattern: 'grid',
+    border,
+    rows: [1, 1, 1],
+    spacing,
+    topRail: null,
+    foot: { kind: 'floor' },
+    height: { rule: 'full' },
+  })
+  const plan = computePlan({
+    wall: { survey: survey([]), design },
+    settings: startingSettings('inches', '1/16'),
+  })
+  expect(layoutTitle(plan, w)).toContain(title)
 })

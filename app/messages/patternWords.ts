@@ -84,9 +84,10 @@ const WORDS: Readonly<Record<Pattern, PatternWords>> = {
     many: 'stiles',
     title: ({ uprights, bands, height, spacingIssue }, w) => {
       if (uprights.length === 0 || spacingIssue) return 'No stiles yet'
-      const border = bands.some(({ role }) => role === 'border')
-      const columns = uprights.length + (border ? -1 : 1)
-      const rows = bands.filter(({ name }) => name.kind === 'gridRail').length + (border ? -1 : 1)
+      const borders = bands.filter(({ role }) => role === 'border').length
+      const columns = uprights.length + (borders > 0 ? -1 : 1)
+      // a border on three sides has one rail of its own, at the head
+      const rows = bands.filter(({ name }) => name.kind === 'gridRail').length + 1 - borders
       return `A grid of ${columns} by ${rows}, up to ${say(height, w)}`
     },
   },

@@ -277,3 +277,59 @@ for (const size of [
       expect([path, shift < 0.02 || `${shift}: ${what.join(' | ')}`]).toEqual([path, true])
     }
   })
+
+test('by the keyboard alone: a new job of two walls, laid out alike, its boards typed, its marks walked', async ({
+  page,
+}) => {
+  test.setTimeout(120_000)
+  await page.goto('/jobs/new')
+  await page.waitForLoadState('networkidle')
+  const focused = () =>
+    page.evaluate(
+      () => document.activeElement?.getAttribute('aria-label') ?? document.activeElement?.textContent ?? '',
+    )
+  /** Goes on by Tab until what has the focus is called so. */
+  const tabTo = async (name: RegExp, most = 80) => {
+    for (let i = 0; i < most; i++) {
+      await page.keyboard.press('Tab')
+      if (name.test(await focused())) return
+    }
+    throw new Error(`no way to ${name} by Tab; at “${await focused()}”`)
+  }
+  await page.keyboard.type('Keys only')
+  await page.getByLabel('Walls, one a line').focus()
+  await page.keyboard.type('Left side: 101 x 95, base 4\nRight side: 88 x 95, base 4')
+  await tabTo(/^Start the job$/)
+  await page.keyboard.press('Enter')
+  // the focus is on the new page, not lost with the old one
+  await expect(page.getByRole('heading', { level: 1 })).toBeFocused()
+  await tabTo(/^Lay all out like Left side$/)
+  await page.keyboard.press('Enter')
+  await expectSaved(page)
+  await page.getByRole('link', { name: 'Left side', exact: true }).focus()
+  await page.keyboard.press('Enter')
+  await expect(page).toHaveTitle(/^Lay out · Left side/)
+
+  await page.keyboard.press('5')
+  await expect(page).toHaveTitle(/^Buy · Left side/)
+  await page.getByRole('button', { name: 'Type the whole list' }).first().focus()
+  await page.keyboard.press('Enter')
+  await page.keyboard.press('Control+a')
+  await page.keyboard.type('8 6.40\n10 8.10')
+  await tabTo(/^List these 2 lengths$/)
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('textbox', { name: 'Price of 10 ft' }).first()).toHaveValue('$8.10')
+  await expect(page.getByRole('textbox', { name: 'Price of 12 ft' })).toHaveCount(
+    (await page.getByRole('region', { name: /^Boards of / }).count()) - 1,
+  )
+  await expect(page.getByRole('button', { name: 'Type the whole list' }).first()).toBeFocused()
+
+  await page.setViewportSize({ width: 390, height: 844 })
+  await page.keyboard.press('3')
+  await expect(page).toHaveTitle(/^Mark · Left side/)
+  await page.getByRole('button', { name: 'Marked, next' }).focus()
+  await page.keyboard.press('Enter')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText(/^2 of \d+ on the wall\.$/).first()).toBeVisible()
+  await expect(page.getByRole('button', { name: /^Marked, next/ })).toBeFocused()
+})
