@@ -28,7 +28,7 @@ const PICTURES = [
           'Sink wall: 133 5/8 x 95 1/4, base 4 1/8, window 30 x 40 at 52, 42 up, outlet at 22\nDoor wall: 97 1/2 x 95 1/4, base 4 1/8, door 28 x 78 at 58\n118 x 95 1/4, between casings 3 1/4',
         )
       await page.getByRole('list', { name: 'Walls as read' }).scrollIntoViewIfNeeded()
-      await page.evaluate(() => scrollTo(0, 999))
+      await page.mouse.wheel(0, 999)
     },
   },
   { name: 'measure', wall: 'Long wall', stage: 'measure', size: DESK },
