@@ -4,6 +4,7 @@ export default [
   index('routes/jobs.tsx'),
   route('jobs/new', 'routes/job-new.tsx'),
   route('jobs/:jobId', 'routes/job.tsx'),
+  route('jobs/:jobId/picture.svg', 'routes/job-picture.ts'),
   route('jobs/:jobId/export', 'routes/job-export.ts'),
   route('jobs/:jobId/walls/:wallId/document', 'routes/wall-document.ts'),
   route('jobs/:jobId/walls/:wallId/kept.json', 'routes/wall-kept.ts'),

@@ -28,7 +28,11 @@ export function loader({ request }: Route.LoaderArgs) {
     }
   })
   return {
-    jobs: jobs.map((job) => ({ ...job, updated: day.format(job.updatedAt), walls: walls.get(job.id) ?? [] })),
+    jobs: jobs.map((job) => ({
+      ...job,
+      updated: day.format(job.updatedAt),
+      picture: walls.get(job.id)?.version ?? null,
+    })),
     page,
     pages,
     archived,

@@ -1,4 +1,4 @@
-import { pictureSize } from '~/core/scene/pictureSvg'
+import { pictureRow, pictureSize } from '~/core/scene/pictureSvg'
 import { say } from '~/messages'
 import { blankSurvey, LIMITS, sameValue, type Settings, type Survey } from '~/model'
 import { cutWalls } from './acts.server'
@@ -6,7 +6,7 @@ import type { Database } from './db/database.server'
 import { readableDocument, revisionOf } from './documents.server'
 import { wallsOfJob } from './pages.server'
 import { lastWall } from './habits.server'
-import { jobDetail, type JobDetail } from './jobs.server'
+import { jobDetail, type JobDetail, wallGlimpses } from './jobs.server'
 import { type LayoutPlanner, type LayoutWords, planner } from './planning/layoutWords.server'
 
 /** How many walls a job's page shows at once. */
@@ -167,4 +167,16 @@ export async function wallPicture(
   const workpiece = { wall: { survey: survey.body, design: design.body }, settings: settings.body }
   const said = plans.knownWords(key) ?? (await plans.wordsOf({ key, workpiece }))
   return said.kind === 'said' ? said.picture : null
+}
+
+/** The small drawings of a job's first walls side by side, as one SVG text; null where there is none. */
+export async function jobPicture(
+  db: Database,
+  jobId: string,
+  plans: LayoutPlanner = planner(),
+): Promise<string | null> {
+  const shown = wallGlimpses(db, [jobId]).get(jobId)
+  if (!shown) return null
+  const drawn = await Promise.all(shown.wallIds.map((wallId) => wallPicture(db, { jobId, wallId }, plans)))
+  return pictureRow(drawn.filter((picture) => picture !== null))
 }

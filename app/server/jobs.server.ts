@@ -208,18 +208,14 @@ export function duplicateJob(db: Database, jobId: string): string | null {
   )
 }
 
-/** A wall as a list of jobs shows it: which, and which version of its drawing. */
-export interface WallGlimpse {
-  readonly id: string
-  readonly name: string
-  readonly version: string
-}
-
 /** Walls of a job that a list shows at most. */
-export const GLIMPSES = 4
+const GLIMPSES = 4
 
-/** The first walls at hand of each of these jobs. */
-export function wallGlimpses(db: Database, jobIds: readonly string[]): Map<string, WallGlimpse[]> {
+/** The first walls at hand of each of these jobs, and by the revisions of their documents which version their drawing is of. */
+export function wallGlimpses(
+  db: Database,
+  jobIds: readonly string[],
+): Map<string, { readonly wallIds: readonly string[]; readonly version: string }> {
   const survey = alias(documents, 'survey')
   const design = alias(documents, 'design')
   const settings = alias(documents, 'settings')
@@ -227,7 +223,6 @@ export function wallGlimpses(db: Database, jobIds: readonly string[]): Map<strin
     .select({
       jobId: rooms.jobId,
       id: walls.id,
-      name: walls.name,
       survey: survey.head,
       design: design.head,
       settings: settings.head,
@@ -241,14 +236,19 @@ export function wallGlimpses(db: Database, jobIds: readonly string[]): Map<strin
     .where(and(inArray(rooms.jobId, [...jobIds]), isNull(walls.archivedAt)))
     .orderBy(asc(rooms.position), asc(walls.position))
     .all()
-  const byJob = new Map<string, WallGlimpse[]>()
-  for (const { jobId, id, name, ...heads } of rows) {
-    const shown = byJob.get(jobId) ?? []
-    if (shown.length < GLIMPSES)
-      byJob.set(jobId, [
-        ...shown,
-        { id, name, version: [heads.survey, heads.design, heads.settings].join('-') },
-      ])
+  const byJob = new Map<string, typeof rows>()
+  for (const row of rows) {
+    const shown = byJob.get(row.jobId) ?? []
+    if (shown.length < GLIMPSES) byJob.set(row.jobId, [...shown, row])
   }
-  return byJob
+  return new Map(
+    [...byJob].map(([jobId, shown]) => [
+      jobId,
+      {
+        wallIds: shown.map(({ id }) => id),
+        // a wall renamed or put away shows others: what is drawn is named by all of it
+        version: `${shown[0]?.settings}-${shown.map((wall) => `${wall.survey}.${wall.design}`).join('-')}`,
+      },
+    ]),
+  )
 }

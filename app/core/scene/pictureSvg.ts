@@ -70,3 +70,23 @@ export function pictureSvg(scene: Scene): string {
   ].join('')
   return `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="0 0 ${width} ${height}">${body}</svg>`
 }
+
+/** Pixels of a picture in a row at most, and between two. */
+const ROW = { width: 98, height: 48, gap: 8 } as const
+
+/** Pictures made by `pictureSvg` side by side on one floor, as one SVG. */
+export function pictureRow(pictures: readonly string[]): string {
+  const sized = pictures.map((picture) => {
+    const [, width = '1', height = '1'] = /width="(\d+)" height="(\d+)"/.exec(picture) ?? []
+    const scale = Math.min(ROW.width / Number(width), ROW.height / Number(height))
+    return { picture, width: Math.round(Number(width) * scale), height: Math.round(Number(height) * scale) }
+  })
+  let x = 0
+  const placed = sized.map(({ picture, width, height }) => {
+    const at = `x="${x}" y="${ROW.height - height}" width="${width}" height="${height}"`
+    x += width + ROW.gap
+    return picture.replace(/ xmlns="[^"]*" width="\d+" height="\d+"/, ` ${at}`)
+  })
+  const width = Math.max(1, x - ROW.gap)
+  return `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${ROW.height}" viewBox="0 0 ${width} ${ROW.height}">${placed.join('')}</svg>`
+}

@@ -17,8 +17,8 @@ export interface JobRow {
   readonly client: string
   readonly wallCount: number
   readonly updated: string
-  /** Its first walls, for their drawings. */
-  readonly walls: readonly { readonly id: string; readonly version: string }[]
+  /** The version the drawing of its first walls is of; null where it has none. */
+  readonly picture: string | null
 }
 
 const List = styled.ul`
@@ -55,7 +55,7 @@ function JobLine({ job, archived }: { job: JobRow; archived: boolean }) {
         <Link to={`/jobs/${job.id}`}>{job.name}</Link>
         <Soft>{job.client === '' ? 'no client named' : `for ${job.client}`}</Soft>
       </div>
-      <JobPictures jobId={job.id} walls={job.walls} />
+      <JobPictures jobId={job.id} version={job.picture} />
       <Soft>
         {count(job.wallCount, 'wall')} · {job.updated}
       </Soft>
