@@ -1,4 +1,12 @@
-import { type DesignDocument, inForce, startingDesign, type Survey, withDesign } from '~/model'
+import {
+  type DesignDocument,
+  inForce,
+  type Spacing,
+  startingDesign,
+  startingOptions,
+  type Survey,
+  withDesign,
+} from '~/model'
 import { rulesOf } from '../patterns/rules'
 
 /** What a new wall's layout stands on: the baseboard that stays there, or what the layout has of its own. */
@@ -15,15 +23,23 @@ export function firstDesign(survey: Survey, materials: readonly { readonly id: s
   return footOn(startingDesign(materials), survey, false)
 }
 
+/** A spacing that speaks of the other wall's own places speaks of none here. */
+function elsewhere(spacing: Spacing): { spacing?: Spacing } {
+  if (spacing.school === 'placed') return { spacing: startingOptions().spacing }
+  return 'about' in spacing && spacing.about !== null ? { spacing: { ...spacing, about: null } } : {}
+}
+
 /**
  * Where a new wall starts that is laid out like another: the same patterns, stuff, frame and wishes. What belongs to the
  * other wall alone (its counts, what was moved or left out, its corners, its things) stays there.
  */
 export function designLike(like: DesignDocument, survey: Survey): DesignDocument {
-  const fresh = { ...like, own: { ...startingDesign().own, judgement: like.own.judgement } }
+  const fresh = {
+    ...like,
+    own: { ...startingDesign().own, judgement: { ...like.own.judgement, about: null } },
+  }
   const design = inForce(fresh)
   const { spacing } = design
   const own = rulesOf(design).withoutCount(design)
-  const about = 'about' in spacing && spacing.about !== null ? { spacing: { ...spacing, about: null } } : {}
-  return footOn(withDesign(fresh, { ...own, ...about }), survey, true)
+  return footOn(withDesign(fresh, { ...own, ...elsewhere(spacing) }), survey, true)
 }
