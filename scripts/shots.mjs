@@ -41,7 +41,7 @@ const PICTURES = [
     then: async (page) => {
       await page.locator('[data-grip=window]').click()
       await page.getByRole('radio', { name: 'keep clear' }).click()
-      await page.locator('aside').evaluate((side) => side.scrollTo(0, 700))
+      await page.locator('main aside').evaluate((side) => side.scrollTo(0, 700))
     },
   },
   { name: 'layout-finding', wall: 'Window wall', stage: 'layout', size: DESK },
