@@ -47,10 +47,10 @@ const UNIT_WORDS: readonly (readonly [RegExp, string])[] = [
 /** 29 3/4 and 29-3/4, 5/8, 29.75, 29,75; the order matters, longest first. */
 const AMOUNT = /^(?:(\d+)(?:\s+|\s*-\s*)(\d+)\/(\d+)|(\d+)\/(\d+)|(\d+(?:[.,]\d+)?|[.,]\d+))/
 
-/** 3 412 and 3,412, also 12 345.5: how thousands of millimeters are written. */
+/** 2 745 and 2,745, also 12 345.5: how thousands of millimeters are written. */
 const THOUSANDS = /^[1-9]\d{0,2}(?:[ ,]\d{3})+(?:[.,]\d+)?(?![\d/])/
 
-/** The number with its groups joined, where it is one of millimeters: 3,412 in is 3.412 of something else. */
+/** The number with its groups joined, where it is one of millimeters: 2,745 in is 2.745 of something else. */
 function joinThousands(text: string, bare: Units): string {
   const [grouped] = THOUSANDS.exec(text) ?? []
   if (grouped === undefined) return text
@@ -75,7 +75,7 @@ function tidy(text: string): string {
 /**
  * Reads a length as people type it: 29 3/4, 29-3/4", 2' 5 3/4, 2ft 5.75in, 756 mm, 75.6cm, 0.756m, ⅝.
  * A number without a unit is in `bare` units (inches, also after feet; or mm). A leading minus is kept. Thousands of
- * millimeters may be set apart: 3 412, 3,412.
+ * millimeters may be set apart: 2 745, 2,745.
  * The value is exact to the nanometer (nearest for thirds and the like). Issues carry what was typed.
  */
 export function parseLength(typed: string, bare: Units): Result<Length, LengthIssue> {

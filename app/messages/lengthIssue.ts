@@ -26,7 +26,7 @@ export function lengthIssueText(issue: LengthIssue, units: Units): string {
     case 'lengthUnitTwice':
       return `“${issue.read}” gives ${issue.unit === 'ft' ? 'feet' : issue.unit === 'in' ? 'inches' : issue.unit} twice. ${
         units === 'mm'
-          ? 'Write one number: 3412, 3 412 or 3,412.'
+          ? 'Write one number: 2745, 2 745 or 2,745.'
           : "Join a fraction to its number: 12 1/2, or feet to inches: 2' 6."
       }`
     case 'lengthTooLarge':

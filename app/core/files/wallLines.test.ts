@@ -35,12 +35,12 @@ describe('walls typed one a line', () => {
   })
 
   test('commas, crosses and units as people type them', () => {
-    expect(one('3,412 × 2 440, base 90', 'mm').survey).toMatchObject({
-      width: millimeters(3412),
+    expect(one('2,745 × 2 440, base 90', 'mm').survey).toMatchObject({
+      width: millimeters(2745),
       height: millimeters(2440),
     })
-    expect(one('163 1/8 by 92 1/2').survey.width).toBe(inches(163.125))
-    expect(one('163,5 x 92,25; base 4').survey.width).toBe(inches(163.5))
+    expect(one('141 3/8 by 93 3/4').survey.width).toBe(inches(141.375))
+    expect(one('141,5 x 93,25; base 4').survey.width).toBe(inches(141.5))
     expect(one('Stair 150 x 97').name).toBe('Stair')
     expect(one('window wall: 100 x 97').name).toBe('window wall')
   })

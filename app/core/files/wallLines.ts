@@ -175,7 +175,7 @@ function nameOf(text: string): [string | null, string] {
 }
 
 /**
- * Reads walls as they are typed, one a line: `Long wall: 163 1/8 x 92 1/2, base 4 3/8, door 30 x 80 at 104, outlet at 40`.
+ * Reads walls as they are typed, one a line: `Long wall: 141 3/8 x 93 3/4, base 4 1/2, door 30 x 80 at 96, outlet at 40`.
  * Width by height, then in any order what is there: base and crown by height (`off` where it comes off), openings
  * by size and left edge, plates by their middle, `up` from the floor. A line with a name alone is a wall not yet
  * measured. Empty lines are left out. Gives all walls, or every line's first problem.

@@ -30,9 +30,9 @@ describe('forms of the jobs pages', () => {
   })
 
   test('walls are typed one a line, in the units of the job; a line that can’t be read is told', () => {
-    const job = { name: 'J', units: 'mm', tape: '1 mm', lines: 'North: 3,412 x 2440\nSouth: 3412 x' }
+    const job = { name: 'J', units: 'mm', tape: '1 mm', lines: 'North: 2,745 x 2440\nSouth: 2745 x' }
     expect(problems(newJobForm.safeParse(job))).toEqual([
-      'lines: Line 2: “3412 x” gives one size where width x height is wanted. Write it like “Bay wall: 3537 x 2464, base 133, outlet at 1575”.',
+      'lines: Line 2: “2745 x” gives one size where width x height is wanted. Write it like “Bay wall: 3537 x 2464, base 133, outlet at 1575”.',
     ])
     const read = newWallsForm('inches').parse({ room: ' Attic ', lines: 'Gable: 120 x 96', like: 'abc' })
     expect(read).toMatchObject({ room: 'Attic', like: 'abc', walls: [{ name: 'Gable' }] })
