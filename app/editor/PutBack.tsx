@@ -11,23 +11,21 @@ interface Pulled {
 
 /** Remembers the last pull, so that one press nearby takes it back; forgotten once anything else is changed. */
 export function usePutBack() {
-  const { workpiece } = useWallNow()
+  const { workpiece, latest } = useWallNow()
   const gripped = useRef<Pulled | null>(null)
-  const [pulled, setPulled] = useState<(Pulled & { readonly after: Workpiece | null }) | null>(null)
-  // the wall as the pull left it is known a frame after it was let go
-  if (pulled && pulled.after === null && workpiece !== pulled.before)
-    setPulled({ ...pulled, after: workpiece })
-  const now = pulled && pulled.after === workpiece ? pulled : null
+  const [pulled, setPulled] = useState<(Pulled & { readonly after: Workpiece }) | null>(null)
   return {
     grip: (text: string) => {
       gripped.current = { before: workpiece, text }
       setPulled(null)
     },
+    /** To be called once the pull is carried out; one that came to nothing leaves nothing to put back. */
     letGo: () => {
-      if (gripped.current) setPulled({ ...gripped.current, after: null })
+      const after = latest()
+      if (gripped.current && gripped.current.before !== after) setPulled({ ...gripped.current, after })
       gripped.current = null
     },
-    pulled: now,
+    pulled: pulled?.after === workpiece ? pulled : null,
     forget: () => setPulled(null),
   }
 }

@@ -68,9 +68,11 @@ export function useWallEditor(): WallEditor {
 
 /** The wall as it is, redrawn every frame of a pull: for the drawing and its handles. Only inside WallEditorProvider. */
 export function useWallNow() {
-  const { pull, hold, release } = useWallStore()
+  const { store, pull, hold, release } = useWallStore()
   const workpiece = useWallState(({ now }) => now)
-  return { workpiece, plan: planOf(workpiece), wording: wordingOf(workpiece), pull, hold, release }
+  /** The wall as it is by now, whatever has been drawn of it. */
+  const latest = () => store.getState().now
+  return { workpiece, plan: planOf(workpiece), wording: wordingOf(workpiece), pull, hold, release, latest }
 }
 
 /** The strip lit everywhere, by its id. */

@@ -100,12 +100,17 @@ export function WallStage({
 }: WallStageProps) {
   const preview = usePreview()
   const { plan, workpiece, wording } = useWallNow()
-  const { select } = useWallEditor()
+  const { select, ...shown } = useWallEditor()
   const selected = useSelected()
   const unread = useUnread()
   const { survey } = workpiece.wall
   const { tape, units } = workpiece.settings
   const described = useId()
+  // whoever hears it told is told it at rest, not at every frame of a pull
+  const description = useMemo(
+    () => drawingText.describe(shown.plan, shown.workpiece.wall.survey, shown.wording),
+    [shown.plan, shown.workpiece, shown.wording],
+  )
   const box = useRef<HTMLDivElement>(null)
   const size = useSize(box, FIRST_SIZE)
   const scene = useMemo(
@@ -156,7 +161,7 @@ export function WallStage({
         aria-describedby={described}
         data-width-in={toInches(survey.width)}
       >
-        <desc id={described}>{drawingText.describe(plan, survey, wording)}</desc>
+        <desc id={described}>{description}</desc>
         <SceneView
           scene={scene}
           frame={frame}

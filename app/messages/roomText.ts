@@ -101,7 +101,7 @@ export const roomNotes = {
   othersLeftOut: 'Walls of another pattern, and those set apart, are left out.',
   noMatch: 'No set of counts keeps every wall between these limits. Widen them.',
   oneWall: 'A corner needs two walls. Add the wall beside this one to the room.',
-  moreThanLeast: 'More than the least, not that much itself',
+  moreThanLeast: 'The least itself is too little',
   leastWillDo: 'The least itself will do',
   nothingRuns: 'Nothing runs from one to the other.',
 } as const

@@ -82,7 +82,7 @@ export function widthReadName(read: WidthRead): { text: string; label: string; h
 
 export const measureLineText = {
   label: 'All of it in one line',
-  take: 'Take it over',
+  take: 'Use this line',
   noSize: 'That is a name. Write width x height.',
   full: `A wall holds ${LIMITS.things} things at most.`,
 } as const

@@ -1,10 +1,10 @@
 import { pictureRow, pictureSize } from '~/core/scene/pictureSvg'
 import { say } from '~/messages'
-import { blankSurvey, LIMITS, sameValue, type Settings, type Survey } from '~/model'
+import { blankSurvey, type DocumentKind, LIMITS, sameValue, type Settings, type Survey } from '~/model'
 import { cutWalls } from './acts.server'
 import type { Database } from './db/database.server'
 import { readableDocument, revisionOf } from './documents.server'
-import { wallsOfJob } from './pages.server'
+import { pageOfWall, wallsOfJob } from './pages.server'
 import { lastWall } from './habits.server'
 import { jobDetail, type JobDetail, wallGlimpses } from './jobs.server'
 import { type LayoutPlanner, type LayoutWords, planner } from './planning/layoutWords.server'
@@ -154,16 +154,16 @@ export async function wallPicture(
   ids: { readonly jobId: string; readonly wallId: string },
   plans: LayoutPlanner = planner(),
 ): Promise<string | null> {
-  const job = jobDetail(db, ids.jobId)
-  const held = wallsOfJob(db, ids.jobId).find(({ id }) => id === ids.wallId)
-  if (!job || !held) return null
+  const page = pageOfWall(db, ids)
+  const idOf = (kind: DocumentKind) => page?.documents.find((document) => document.kind === kind)?.id ?? ''
+  if (!page) return null
   const [survey, design, settings] = [
-    readableDocument(db, 'survey', held.surveyId),
-    readableDocument(db, 'design', held.designId),
-    readableDocument(db, 'settings', job.settingsId),
+    readableDocument(db, 'survey', idOf('survey')),
+    readableDocument(db, 'design', idOf('design')),
+    readableDocument(db, 'settings', idOf('settings')),
   ]
   if (!survey || !design || !settings) return null
-  const key = wallVersion(held.id, survey.revision, design.revision, settings.revision)
+  const key = wallVersion(ids.wallId, survey.revision, design.revision, settings.revision)
   const workpiece = { wall: { survey: survey.body, design: design.body }, settings: settings.body }
   const said = plans.knownWords(key) ?? (await plans.wordsOf({ key, workpiece }))
   return said.kind === 'said' ? said.picture : null

@@ -216,3 +216,20 @@ test('the screen is kept awake at the wall, and where it can’t be it is said',
   await expect(page.getByText('can’t keep the screen awake')).toBeVisible()
   expect(await page.evaluate(() => (window as unknown as { asked: string[] }).asked)).toContain('screen')
 })
+
+test('a pull that comes to nothing leaves nothing to put back, whatever is changed next', async ({
+  page,
+}) => {
+  await openDemoWall(page, 'Bed wall')
+  const grip = page.getByRole('slider', { name: 'Height of the top rail' })
+  const putBack = page.getByRole('button', { name: /^Put back / })
+  await grip.focus()
+  await page.keyboard.press('End')
+  await expect(putBack).toHaveCount(1)
+  await page.keyboard.press('End')
+  await expect(putBack).toHaveCount(0)
+  await page.getByRole('radio', { name: 'Grid', exact: true }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('A grid of')
+  await expect(putBack).toHaveCount(0)
+  for (let i = 0; i < 2; i++) await page.getByRole('button', { name: /^Undo/ }).click()
+})

@@ -81,13 +81,22 @@ function rowNames(pieces: readonly Piece[], w: Wording): string {
 }
 
 /** Equal pieces in one row: what they are, how long, how many, how their ends are cut, how they are measured and fixed. */
-export function CutRow({ row, longest }: { row: Row; longest: number }) {
+export function CutRow({
+  row,
+  pieces,
+  longest,
+}: {
+  row: Row
+  /** The pieces of this row. */
+  pieces: readonly Piece[]
+  longest: number
+}) {
   const { plan, wording, workpiece, select } = useWallEditor()
   const selected = useSelected()
-  const pieces = plan.pieces.filter(({ id }) => row.pieceIds.includes(id))
   const lit = pieces.some(({ stripId }) => stripId === selected)
   const [first] = pieces
-  const batch = batchText(batchAdvice(row, plan.pieces, workpiece), wording)
+  const batched = batchAdvice(row, plan.pieces, workpiece)
+  const batch = batchText(batched, wording)
   const fixings = rowFixings(row, pieces, workpiece)
   const ways = [...new Set(fixings.map(({ advice }) => fixingName(advice.fixing)))]
   const pick = () => select(lit ? null : (first?.stripId ?? null))
@@ -140,7 +149,7 @@ export function CutRow({ row, longest }: { row: Row; longest: number }) {
           </Small>
         ))}
       </td>
-      <How role="cell" data-part="how" data-batch={batchAdvice(row, plan.pieces, workpiece).advice}>
+      <How role="cell" data-part="how" data-batch={batched.advice}>
         <b>{batch.name}</b>
         <span data-brief> · {ways.join(' or ')}</span>
         <div data-more>

@@ -60,6 +60,7 @@ export function CutStage() {
   const { plan, boards, wording } = useWallEditor()
   const awake = useAwake()
   const longest = Math.max(1, ...plan.cutList.map(({ cutLength }) => cutLength))
+  const byId = useMemo(() => new Map(plan.pieces.map((piece) => [piece.id, piece])), [plan])
   const several = boards.materials.length > 1
   const labels = useMemo(
     () => new Map(plan.cutList.flatMap(({ label, pieceIds }) => pieceIds.map((id) => [id, label] as const))),
@@ -86,7 +87,12 @@ export function CutStage() {
           </thead>
           <tbody role="rowgroup">
             {plan.cutList.map((row) => (
-              <CutRow key={row.label} row={row} longest={longest} />
+              <CutRow
+                key={row.label}
+                row={row}
+                pieces={row.pieceIds.flatMap((id) => byId.get(id) ?? [])}
+                longest={longest}
+              />
             ))}
           </tbody>
         </Rows>

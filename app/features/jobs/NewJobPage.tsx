@@ -99,7 +99,7 @@ export function NewJobPage({
               />
               {last ? (
                 <RadioRow<'last' | 'own'>
-                  label="Stuff, boards, prices and layout"
+                  label="Materials, boards, prices and layout"
                   name="habit"
                   value={habits}
                   options={[

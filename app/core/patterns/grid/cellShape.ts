@@ -1,5 +1,5 @@
-import type { Design } from '~/model'
-import { equalGap } from '../../spacing'
+import type { Design, SpacingOf } from '~/model'
+import { equalGap, isEnough } from '../../spacing'
 import { railsOf } from './layGrid'
 import type { Length } from '~/length'
 
@@ -24,7 +24,7 @@ export function cellChoices(
   stripWidth: Length,
   border: Design['border'],
   proportion: number,
-  limits: { readonly least: number; readonly most: number },
+  limits: Pick<SpacingOf<'nearWish'>, 'least' | 'most' | 'moreThan'>,
 ): CellChoice[] {
   const found: CellChoice[] = []
   const bordered = border !== 'none'
@@ -32,7 +32,7 @@ export function cellChoices(
   for (let columns = 1; columns <= 400; columns++) {
     const strips = bordered ? columns + 1 : columns - 1
     const width = strips < 1 ? span : equalGap(span, stripWidth, strips, ends)
-    if (!(width > 0) || width < limits.least) break
+    if (!(width > 0) || !isEnough(width, limits)) break
     if (width > limits.most) continue
     for (let rows = 1; rows <= MOST_ROWS; rows++) {
       const cell = (height - railsOf(rows, border) * stripWidth) / rows
