@@ -87,6 +87,7 @@ const plates = Array.from({ length: 10 }, (_, i) => ({
   thickness: inches(0.25),
   casing: inches(0),
   fate: 'keep' as const,
+  clear: null,
   slope: null,
   fromRight: null,
   fromTop: null,

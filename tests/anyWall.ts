@@ -1,13 +1,18 @@
 import fc from 'fast-check'
-import { inches } from '~/length'
+import { inches, toInches } from '~/length'
 import {
   CORNER_ENDS,
+  COVERINGS,
   type Design,
   ENDS,
+  FLOOR_WHEN,
+  inForce,
   LEVEL_RULES,
+  LIES,
   PATTERNS,
   type Reading,
   type Spacing,
+  type Stand,
   STARTING_BOXES,
   STARTING_JUDGEMENT,
   type Thing,
@@ -163,7 +168,7 @@ const anyDesign = (width: number, height: number): fc.Arbitrary<Partial<Design>>
     )
 
 /** A wall on which features meet: every pattern and school, readings, plates cut round, borders, extents, shifts. */
-export const anyMeetingWall: fc.Arbitrary<Workpiece> = fc
+export const anyPlainMeeting: fc.Arbitrary<Workpiece> = fc
   .record({
     width: eighths(60, 220),
     height: eighths(86, 104),
@@ -213,6 +218,96 @@ export const anyMeetingWall: fc.Arbitrary<Workpiece> = fc
         ),
       ),
   )
+
+/** What an old house has besides: hollows, heat, a floor to come, trim that goes back, uprights that lean, shelves on brackets. */
+const anyOldHouse = fc.record({
+  stand: fc.oneof(
+    fc.record({ kind: pick('plumb', 'square', 'left', 'right') }),
+    fc.record({
+      kind: fc.constant('own'),
+      left: eighths(-1, 1).map(inches),
+      right: eighths(-1, 1).map(inches),
+    }),
+  ),
+  flatness: fc.array(
+    fc.record({
+      id: fc.uuid().map((id) => `flat-${id}`),
+      x: eighths(5, 150).map(inches),
+      y: eighths(5, 90).map(inches),
+      lie: pick(...LIES),
+      length: eighths(18, 80).map(inches),
+      gap: eighths(0.125, 0.75).map(inches),
+      shape: pick('hollow', 'belly'),
+    }),
+    { maxLength: 3 },
+  ),
+  floorToCome: fc.option(
+    fc.record({
+      covering: pick(...COVERINGS),
+      build: eighths(0.25, 2).map(inches),
+      when: pick(...FLOOR_WHEN),
+    }),
+    { nil: null },
+  ),
+  heat: pick(null, 'fireplace', 'radiator', 'chimneyBreast'),
+  heatAt: fc.double({ min: 0.05, max: 0.5, noNaN: true }),
+  back: pick(null, 'sideTrim', 'chairRail'),
+  backAt: fc.double({ min: 0, max: 0.8, noNaN: true }),
+  ledge: fc.option(
+    fc.record({
+      depth: pick(null, inches(1.25)),
+      past: eighths(0, 1.5).map(inches),
+      ends: pick('square', 'returned'),
+      brackets: pick(null, { arm: inches(2), every: 2 }),
+    }),
+    { nil: null },
+  ),
+  mitredHead: fc.boolean(),
+})
+
+/** A wall on which everything stands at once, in an old house. */
+export const anyOldWall: fc.Arbitrary<Workpiece> = fc
+  .tuple(anyPlainMeeting, anyOldHouse)
+  .map(([workpiece, { stand, flatness, floorToCome, heat, heatAt, back, backAt, ledge, mitredHead }]) => {
+    const { survey } = workpiece.wall
+    const wide = toInches(survey.width)
+    const at = (part: number) => Math.round(wide * part * 8) / 8
+    const design = inForce(workpiece.wall.design)
+    const things: Thing[] = [
+      ...survey.things,
+      ...(heat === 'chimneyBreast'
+        ? [thing('chimneyBreast', at(heatAt), 0, 30, toInches(survey.height))]
+        : heat
+          ? [thing(heat, at(heatAt), heat === 'radiator' ? 4 : 0, 26, 24)]
+          : []),
+      ...(back === 'sideTrim' ? [thing('sideTrim', at(backAt), 6, 1.25, 70, { fate: 'goesBack' })] : []),
+      ...(back === 'chairRail' ? [thing('chairRail', at(backAt), 33, 20, 2, { fate: 'goesBack' })] : []),
+    ]
+    const withLedge = ledge && design.cap?.lay === 'flat' ? { cap: { ...design.cap, ledge } } : {}
+    return {
+      ...workpiece,
+      wall: {
+        survey: {
+          ...survey,
+          things: things.map((each, i) => ({ ...each, id: `thing-${i}` })),
+          flatness,
+          floorToCome,
+        },
+        design: withDesign(workpiece.wall.design, {
+          stand: stand as Stand,
+          ...(mitredHead && design.pattern === 'grid' ? { border: 'threeSidedMiter' as const } : {}),
+          rails: design.rails.map((rail) => (ledge && rail.lay === 'flat' ? { ...rail, ledge } : rail)),
+          ...withLedge,
+        }),
+      },
+    }
+  })
+
+/** Either, as a law should hold for both. */
+export const anyMeetingWall: fc.Arbitrary<Workpiece> = fc.oneof(
+  { weight: 3, arbitrary: anyPlainMeeting },
+  { weight: 2, arbitrary: anyOldWall },
+)
 
 /** A wall on which everything stands at once, with a grid whose border has no rail at its foot. */
 export const anyThreeSidedGrid = anyMeetingWall.map((workpiece) => {

@@ -3,7 +3,7 @@ import { existsSync, readFileSync, writeFileSync } from 'node:fs'
 import { PATTERNS, type Workpiece } from '~/model'
 import { choosePattern } from '~/core/edits/choosePattern'
 import { applyEdits } from '~/core/edits/applyEdit'
-import { anyMeetingWall } from './anyWall'
+import { anyPlainMeeting } from './anyWall'
 import { keptPlan } from './keptPlans'
 
 /**
@@ -19,7 +19,7 @@ const drawn = PATTERNS.flatMap((pattern, i) =>
 
 /** Drawn where it is tried, so that whatever takes part is seen to. */
 function wallDrawn({ pattern, seed, n }: (typeof drawn)[number]): Workpiece {
-  const workpiece = fc.sample(anyMeetingWall, { seed, numRuns: EACH })[n]
+  const workpiece = fc.sample(anyPlainMeeting, { seed, numRuns: EACH })[n]
   if (!workpiece) throw new Error(`no wall ${n}`)
   return workpiece.wall.design.pattern === pattern
     ? workpiece

@@ -64,6 +64,7 @@ export function thing(
     thickness: inches(0.5),
     casing: inches(0),
     fate: 'keep',
+    clear: null,
     slope: null,
     fromRight: null,
     fromTop: null,

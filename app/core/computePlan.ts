@@ -2,6 +2,11 @@ import type { Workpiece } from '~/model'
 import { boardFindings } from './findings/boardFindings'
 import { clearanceFindings } from './findings/clearanceFindings'
 import { cornerFindings } from './findings/cornerFindings'
+import { flatFindings } from './findings/flatFindings'
+import { floorFindings, returningFindings } from './findings/groundFindings'
+import { heatFindings } from './findings/heatFindings'
+import { leanFindings } from './findings/leanFindings'
+import { ledgeFindings } from './findings/ledgeFindings'
 import type { Finding, Severity } from './findings/finding'
 import { heightFindings } from './findings/heightFindings'
 import { meetingFindings } from './findings/meetingFindings'
@@ -55,6 +60,12 @@ export function computePlan(workpiece: Workpiece): Plan {
     ...heightFindings(workpiece, layout),
     ...proudFindings(workpiece, layout),
     ...slopeFindings(workpiece, layout),
+    ...flatFindings(workpiece, pieces),
+    ...heatFindings(workpiece, layout, pieces),
+    ...floorFindings(workpiece, layout),
+    ...returningFindings(workpiece, pieces),
+    ...ledgeFindings(workpiece, layout, pieces),
+    ...leanFindings(workpiece, layout),
     ...boardFindings(workpiece, layout, pieces),
     ...widthFindings(workpiece, layout),
     ...cornerFindings(workpiece, layout, pieces),

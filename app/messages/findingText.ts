@@ -3,6 +3,7 @@ import type { ThingKind } from '~/model'
 import type { FindingSays, WayOutSays } from '~/core/findings/finding'
 import { levelRuleName, readingName } from './surveyWords'
 import { thingCalled, thingName } from './thingNames'
+import { wallFindingText, wallWayText } from './wallFindingText'
 import {
   capital,
   count,
@@ -147,6 +148,8 @@ export function findingText(says: FindingSays, w: Wording): string {
       return `${stripName(says.stripId, w)} comes within ${say(says.space, w)} of the ${thingCalled(w, says.thingId, says.kind)}; ${sayWithUnit(says.asked, w)} was asked for.`
     case 'closes':
       return `Ends, strips and gaps close on ${sayWithUnit(says.wall, w)}.`
+    default:
+      return wallFindingText(says, w)
   }
 }
 
@@ -234,5 +237,7 @@ export function wayOutText(says: WayOutSays, w: Wording): string {
       return 'Take the base off, rail instead'
     case 'joinWith':
       return says.joint === 'scarf' ? 'Scarf it instead' : 'Butt it instead'
+    default:
+      return wallWayText(says, w)
   }
 }

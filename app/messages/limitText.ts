@@ -2,6 +2,7 @@ import { type Counted, LIMITS } from '~/model'
 
 const WHERE: Readonly<Record<Counted, string>> = {
   readings: 'readings a wall keeps',
+  flatness: 'straightedge readings a wall keeps',
   things: 'things a wall holds',
   studs: 'studs a wall holds',
   keepOuts: 'places to keep clear a wall holds',

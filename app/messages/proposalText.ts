@@ -80,6 +80,7 @@ export function criterionName(criterion: Criterion): string {
     studs: 'on studs',
     boards: 'few boards',
     pieces: 'few pieces',
+    hollows: 'hollows between strips',
   }[criterion]
 }
 

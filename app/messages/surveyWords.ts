@@ -130,6 +130,20 @@ export const WALK_QUESTIONS: Readonly<
       { id: 'unknown', text: 'nobody knows' },
     ],
   },
+  heat: {
+    ask: 'Fireplace, stove, radiator, heater',
+    answers: [
+      { id: 'none', text: 'none here' },
+      { id: 'placed', text: 'all placed' },
+    ],
+  },
+  floor: {
+    ask: 'The floor',
+    answers: [
+      { id: 'stays', text: 'stays as it is' },
+      { id: 'toCome', text: 'another is to come' },
+    ],
+  },
   holder: {
     ask: 'The people here',
     answers: [
@@ -172,6 +186,10 @@ export function walkCaution(question: WalkQuestion, answer: string | null): stri
     case 'age before1978':
     case 'age unknown':
       return 'Paint from before 1978 may hold lead (EPA, 40 CFR 745): test before sanding, scraping or prying trim off. Certified people do the work where it does.'
+    case 'heat placed':
+      return 'Trim burns. It keeps clear of whatever gives heat, as far as local code and the maker say; the distance stands with each thing.'
+    case 'floor toCome':
+      return 'Say below how high it builds up and when it is laid: heights go by the floor that will be.'
     case 'holder renter':
       return 'Ask the owner first. Removable tape tried on the paint, or a backer panel on few nails in studs, leaves least behind.'
     case 'furniture stays':

@@ -3,8 +3,12 @@ import type { Survey, Thing, ThingKind } from '~/model'
 /** What stands on the wall, in words. */
 export function thingName(kind: ThingKind): string {
   return (
-    { sideTrim: 'side trim', chairRail: 'chair rail', cutOff: 'missing part of the wall' }[kind as string] ??
-    kind
+    {
+      sideTrim: 'side trim',
+      chairRail: 'chair rail',
+      cutOff: 'missing part of the wall',
+      chimneyBreast: 'chimney breast',
+    }[kind as string] ?? kind
   )
 }
 

@@ -11,7 +11,7 @@ import {
   type Tape,
   type Units,
 } from '~/length'
-import type { CornerEnd, HeightRule, Material, RailUse, Survey } from '~/model'
+import { type CornerEnd, type HeightRule, type Material, type RailUse, type Survey, TAKEN_OFF } from '~/model'
 import { thingNames } from './thingNames'
 
 /** The job's way of writing lengths, and its materials, for sentences. */
@@ -43,6 +43,7 @@ export function sayStock(length: Length, { format }: Wording): string {
 
 /** 1x3 pine. */
 export function materialName(id: string, { materials }: Wording): string {
+  if (id === TAKEN_OFF) return 'what came off'
   const material = materials.find((each) => each.id === id)
   return material ? [material.nominal, material.name].filter((word) => word !== '').join(' ') : id
 }
@@ -64,6 +65,7 @@ const STRIP_NAMES: Readonly<Record<StripName['kind'], string>> = {
   shelf: 'Shelf',
   leftFiller: 'Left filler',
   rightFiller: 'Right filler',
+  sideTrim: 'Trim put back',
 }
 
 /** Batten 4, Box 2, Top rail; the only chair rail needs no number. A strip that is not on the wall any more is called just that. */
@@ -253,6 +255,12 @@ function degrees(deg: number): string {
   return `${Number(deg.toFixed(1))}°`
 }
 
+/** A 5 1/2 return, an 8 return. */
+function aLength(length: number, w: Wording): string {
+  const text = say(length, w)
+  return `${/^(8|11|18)(?!\d)/.test(text) ? 'an' : 'a'} ${text}`
+}
+
 /** Square, 45° scarf over, 30° miter. */
 export function endCutName(cut: EndCut, faceWidth: number, w: Wording): string {
   switch (cut.kind) {
@@ -268,6 +276,8 @@ export function endCutName(cut: EndCut, faceWidth: number, w: Wording): string {
       return `cope: cut at ${degrees(cut.sawSettingDeg)}, then follow the profile`
     case 'cornerMiter':
       return `bevel at ${degrees(cut.sawSettingDeg)}, ${cut.longSide} long`
+    case 'returned':
+      return `miter at ${degrees(cut.sawSettingDeg)} with the front edge long, and ${aLength(cut.depth, w)} return to the wall from the same board`
     case 'twoCuts': {
       const { leftDeg, rightDeg } = twoSawSettings(cut, faceWidth)
       return `two cuts that meet ${say(cut.meetFromLeft, w)} from the left edge: ${degrees(leftDeg)} to it, ${degrees(rightDeg)} to the right edge`

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { FLAT_WAYS } from './flatness'
 import { LIMITS } from './limits'
 import { ZERO } from '~/length'
 import { type LengthSchema, notNegative, positive, storedLength } from './lengthSchema'
@@ -56,6 +57,8 @@ function frameShape(length: LengthSchema) {
     /** What is done where battens are thicker than the trim they stand on or end at. */
     proud: z.enum(PROUD_WAYS).default('leave'),
     fixing: z.enum(['proposed', ...FIXINGS]).default('proposed'),
+    /** What is done where the wall is not flat behind a strip. */
+    unflat: z.enum(['proposed', ...FLAT_WAYS]).default('proposed'),
   }
 }
 
@@ -160,6 +163,7 @@ export const FRAME_KEYS = [
   'railJoint',
   'proud',
   'fixing',
+  'unflat',
 ] as const satisfies (keyof Frame)[]
 export const OWN_KEYS = [
   'extent',
@@ -241,14 +245,21 @@ export function sharedOf(design: Design): Partial<Design> {
  * first that it has.
  */
 export function startingDesign(materials: readonly { readonly id: string }[] = STOCK_LIST): DesignDocument {
-  const { battenMaterial, spacing, sections, foot, topRail, cap, height } = startingOptions((id) =>
+  const { battenMaterial, spacing, sections, stand, foot, topRail, cap, height } = startingOptions((id) =>
     materials.some((each) => each.id === id) ? id : (materials[0]?.id ?? id),
   )
   return {
     version: 2,
     pattern: 'battens',
-    patterns: { battens: { battenMaterial, spacing, sections, foot, topRail, cap, height } },
-    frame: { rails: [], through: 'byStock', railJoint: 'scarf', proud: 'leave', fixing: 'proposed' },
+    patterns: { battens: { battenMaterial, spacing, sections, stand, foot, topRail, cap, height } },
+    frame: {
+      rails: [],
+      through: 'byStock',
+      railJoint: 'scarf',
+      proud: 'leave',
+      fixing: 'proposed',
+      unflat: 'proposed',
+    },
     own: {
       extent: null,
       corners: { left: 'run', right: 'run' },

@@ -14,6 +14,7 @@ export const LIMITS = {
   studs: 200,
   keepOuts: 100,
   overruled: 60,
+  flatness: 100,
   materials: 60,
   offers: 400,
   rails: 12,
@@ -34,4 +35,13 @@ export const LIMITS = {
 
 /** What is counted by people and may run out of room. */
 export type Counted =
-  'readings' | 'things' | 'studs' | 'keepOuts' | 'rails' | 'materials' | 'offers' | 'rooms' | 'wallsInRoom'
+  | 'readings'
+  | 'flatness'
+  | 'things'
+  | 'studs'
+  | 'keepOuts'
+  | 'rails'
+  | 'materials'
+  | 'offers'
+  | 'rooms'
+  | 'wallsInRoom'

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { LIMITS } from './limits'
 import { inches, ZERO } from '~/length'
+import { ledgeSchema } from './ledge'
 import { type LengthSchema, notNegative, positive } from './lengthSchema'
 import { idSchema } from './material'
 import { ENDS } from './spacing'
@@ -32,6 +33,7 @@ export function railSchema(length: LengthSchema) {
     material: idSchema,
     lay: z.enum(['flat', 'edge']),
     top: heightSchema(length),
+    ledge: ledgeSchema(length).optional(),
   })
 }
 export type Rail = z.output<ReturnType<typeof railSchema>>
@@ -67,7 +69,16 @@ export function boxesSchema(length: LengthSchema) {
 export type Boxes = z.output<ReturnType<typeof boxesSchema>>
 
 /** What a proposal is judged by, and how much each counts: 0 is nothing, 10 is most. */
-export const CRITERIA = ['plates', 'slivers', 'wish', 'symmetry', 'studs', 'boards', 'pieces'] as const
+export const CRITERIA = [
+  'plates',
+  'slivers',
+  'wish',
+  'symmetry',
+  'studs',
+  'boards',
+  'pieces',
+  'hollows',
+] as const
 export type Criterion = (typeof CRITERIA)[number]
 const weight = /*@__PURE__*/ z.number().min(0).max(10)
 
@@ -91,7 +102,8 @@ export function judgementSchema(length: LengthSchema) {
       studs: weight,
       boards: weight,
       pieces: weight,
-    } satisfies Record<Criterion, typeof weight>),
+      hollows: weight.default(3),
+    } satisfies Record<Criterion, z.ZodType<number>>),
   })
 }
 export type Judgement = z.output<ReturnType<typeof judgementSchema>>
@@ -103,7 +115,7 @@ export const STARTING_JUDGEMENT: Judgement = {
   shiftUpTo: inches(3),
   baysDiffer: ZERO,
   about: null,
-  weights: { plates: 10, slivers: 6, wish: 5, symmetry: 4, studs: 2, boards: 2, pieces: 1 },
+  weights: { plates: 10, slivers: 6, wish: 5, symmetry: 4, studs: 2, boards: 2, pieces: 1, hollows: 3 },
 }
 
 /** Boxes as a new wall has them: common practice, no source. */

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { LIMITS } from './limits'
 import { inches } from '~/length'
+import { ledgeSchema } from './ledge'
 import { type LengthSchema } from './lengthSchema'
 import { idSchema } from './material'
 import { type Boxes, boxesSchema, heightSchema, type Pattern, STARTING_BOXES } from './pattern'
@@ -19,11 +20,33 @@ function plainShape(length: LengthSchema) {
     /** Top rail; without one the battens run to the height. */
     topRail: z.strictObject({ material: idSchema }).nullable(),
     /** Cap on the top rail: laid flat as a little shelf, or standing on edge. */
-    cap: z.strictObject({ material: idSchema, lay: z.enum(['flat', 'edge']) }).nullable(),
+    cap: z
+      .strictObject({
+        material: idSchema,
+        lay: z.enum(['flat', 'edge']),
+        ledge: ledgeSchema(length).optional(),
+      })
+      .nullable(),
     /** Top of the top rail (of the battens without one), from the floor; a cap comes on top of it. */
     height: heightSchema(length),
   }
 }
+
+/** The most a lean of one's own may be, in the wall's height: more is a slanted strip, not an upright. Common practice, no source. */
+const MOST_LEAN = inches(12)
+
+/**
+ * How uprights stand: plumb; square to the rails; parallel to a corner of the room; or leaning by so much in the wall's
+ * height, to the right where positive, at the left and the right end, shared out between them.
+ */
+function standSchema(length: LengthSchema) {
+  const lean = length.refine((value) => Math.abs(value) <= MOST_LEAN, { params: { problem: 'leansTooFar' } })
+  return z.discriminatedUnion('kind', [
+    z.strictObject({ kind: z.enum(['plumb', 'square', 'left', 'right']) }),
+    z.strictObject({ kind: z.literal('own'), left: lean, right: lean }),
+  ])
+}
+export type Stand = z.output<ReturnType<typeof standSchema>>
 
 /** What patterns of uprights have as well. */
 function uprightShape(length: LengthSchema) {
@@ -32,6 +55,7 @@ function uprightShape(length: LengthSchema) {
     spacing: spacingSchema(length),
     /** One layout right across the wall, or one between and beside its openings each. */
     sections: z.enum(['across', 'beside']).default('across'),
+    stand: standSchema(length).default({ kind: 'plumb' }),
   }
 }
 
@@ -42,8 +66,8 @@ function optionShapes(length: LengthSchema) {
     slats: uprightShape(length),
     grid: {
       ...uprightShape(length),
-      /** The perimeter (`threeSided` has no rail at its foot: it stands on what stays there), and the weights its rows' heights go by, from the bottom up. */
-      border: z.enum(['none', 'butt', 'miter', 'threeSided']).default('butt'),
+      /** The perimeter (three-sided it has no rail at its foot and stands on what stays there; its head butted or mitred), and the weights its rows' heights go by, from the bottom up. */
+      border: z.enum(['none', 'butt', 'miter', 'threeSided', 'threeSidedMiter']).default('butt'),
       rows: z.array(z.number().positive().max(100)).min(1).max(LIMITS.rows).default([1, 1]),
     },
     boxes: { ...plainShape(length), boxes: boxesSchema(length).default(STARTING_BOXES) },
@@ -70,7 +94,7 @@ export type GridOptions = NonNullable<Patterns['grid']>
 type AnyOptions = GridOptions & NonNullable<Patterns['boxes']>
 
 const PLAIN = ['battenMaterial', 'foot', 'topRail', 'cap', 'height'] as const satisfies (keyof AnyOptions)[]
-const UPRIGHT = [...PLAIN, 'spacing', 'sections'] as const satisfies (keyof AnyOptions)[]
+const UPRIGHT = [...PLAIN, 'spacing', 'sections', 'stand'] as const satisfies (keyof AnyOptions)[]
 
 /** The names of each pattern's options: written out, as a page that only reads designs needs no schema. */
 export const OPTION_KEYS: Readonly<Record<Pattern, readonly (keyof AnyOptions)[]>> = {
@@ -95,6 +119,7 @@ export function startingOptions(had = (id: string) => id): GridOptions & { boxes
       strips: null,
     },
     sections: 'across',
+    stand: { kind: 'plumb' },
     foot: { kind: 'rail', material: had('pine-1x4') },
     topRail: { material: had('pine-1x4') },
     cap: null,

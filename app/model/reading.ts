@@ -45,16 +45,19 @@ export type LengthReadingKind = LengthReading['kind']
 /** What can stand on a wall. Openings carry casing; plates are the covers of electrical boxes and vents. */
 export const OPENINGS = ['window', 'door'] as const
 export const PLATES = ['outlet', 'switch', 'thermostat', 'vent', 'sconce'] as const
-const TRIMS = ['sideTrim', 'chairRail', 'ledge', 'stool', 'shelf', 'cutOff'] as const
+const TRIMS = ['sideTrim', 'chairRail', 'ledge', 'stool', 'shelf', 'chimneyBreast', 'cutOff'] as const
+/** What gives heat: trim that burns keeps clear of it. */
+export const HEATS = ['fireplace', 'stove', 'radiator', 'heater'] as const
+export type Heat = (typeof HEATS)[number]
 /** What stands before the wall: strips run on behind it, but a layout may be centred on it or line up with it. */
 export const FURNITURE = ['bed', 'sofa', 'table'] as const
-export const THING_KINDS = [...OPENINGS, ...PLATES, ...TRIMS, ...FURNITURE] as const
+export const THING_KINDS = [...OPENINGS, ...PLATES, ...TRIMS, ...HEATS, ...FURNITURE] as const
 export type ThingKind = (typeof THING_KINDS)[number]
 
 /**
  * Something on the wall: the rectangle it takes, from the left corner and the floor, casing not counted.
  * A `cutOff` is a part of the wall that is not there: a rectangle, or with `slope` the triangle above or below
- * its diagonal (attic or stair). `fromRight` and `fromTop` are second readings that must close on the whole.
+ * its diagonal (attic or stair). A `chimneyBreast` stands out by its thickness: the walls beside it do not meet. `fromRight` and `fromTop` are second readings that must close on the whole.
  */
 export function thingSchema(length: LengthSchema) {
   return z.strictObject({
@@ -66,7 +69,10 @@ export function thingSchema(length: LengthSchema) {
     height: positive(length),
     thickness: notNegative(length),
     casing: notNegative(length),
-    fate: z.enum(['keep', 'remove', 'cutRound']),
+    /** Trim that `goesBack` comes off, and goes back on over what was laid out, cut to what is left for it. */
+    fate: z.enum(['keep', 'remove', 'cutRound', 'goesBack']),
+    /** How far strips keep clear of heat; null is as far as is usual for its kind. */
+    clear: notNegative(length).nullable().default(null),
     slope: z.enum(['risesLeft', 'risesRight']).nullable(),
     fromRight: length.nullable(),
     fromTop: length.nullable(),
@@ -104,6 +110,8 @@ export function walkRoundSchema() {
     ledges: z.enum(['none', 'placed']).nullable(),
     texture: z.enum(['smooth', 'textured']).nullable(),
     age: z.enum(['before1978', 'later', 'unknown']).nullable(),
+    heat: z.enum(['none', 'placed']).nullable().default(null),
+    floor: z.enum(['stays', 'toCome']).nullable().default(null),
     holder: z.enum(['owner', 'renter']).nullable(),
     furniture: z.enum(['none', 'stays']).nullable(),
     child: z.enum(['no', 'yes']).nullable(),
@@ -120,6 +128,8 @@ export const NOT_WALKED: WalkRound = {
   ledges: null,
   texture: null,
   age: null,
+  heat: null,
+  floor: null,
   holder: null,
   furniture: null,
   child: null,

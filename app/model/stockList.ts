@@ -43,6 +43,9 @@ export const STOCK_LIST: readonly Material[] = [
   { id: 'mdf-3q', nominal: '3/4 MDF strip', name: 'MDF', width: inches(3.5), thickness: inches(0.75) },
 ]
 
+/** The material of trim that was taken off and goes back: it is no one's stock, and its name can be no material's of a job. */
+export const TAKEN_OFF = '@taken-off'
+
 /** Quarter-round that carries battens on a thinner baseboard: a usual size, common practice, no source. */
 export const QUARTER_ROUND: Material = {
   id: 'quarter-round',

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { flatnessSchema } from './flatness'
 import { LIMITS } from './limits'
 import { inches } from '~/length'
 import { type LengthSchema, notNegative, positive, storedLength } from './lengthSchema'
@@ -24,6 +25,20 @@ function runningTrim(length: LengthSchema) {
 export const TURNS = ['inside', 'outside', 'none'] as const
 export type Turn = (typeof TURNS)[number]
 
+/** When a floor that is still to come is laid: before the trim, afterwards under it, or afterwards up against it. */
+export const FLOOR_WHEN = ['before', 'under', 'against'] as const
+export const COVERINGS = ['tile', 'wood', 'carpet'] as const
+
+function floorToComeSchema(length: LengthSchema) {
+  return z.strictObject({
+    covering: z.enum(COVERINGS),
+    /** From the floor there is to the one that will be. */
+    build: positive(length),
+    when: z.enum(FLOOR_WHEN),
+  })
+}
+export type FloorToCome = z.output<ReturnType<typeof floorToComeSchema>>
+
 /** How many earlier widths a survey keeps. */
 export const WIDTHS_KEPT = 12
 
@@ -48,6 +63,10 @@ export function surveySchema(length: LengthSchema) {
       .default({ left: 'inside', right: 'inside' }),
     /** Widths the wall was taken for before, oldest first: pieces may have been cut to them. */
     widthsBefore: z.array(positive(length)).max(WIDTHS_KEPT).default([]),
+    /** How flat the wall is, by a straightedge. */
+    flatness: z.array(flatnessSchema(length)).max(LIMITS.flatness).default([]),
+    /** A floor that is still to come; heights go by it, readings by the one there is. */
+    floorToCome: floorToComeSchema(length).nullable().default(null),
     overruled: z.array(overruledSchema(length)).max(LIMITS.overruled).default([]),
   })
 }
@@ -75,6 +94,8 @@ export function blankSurvey(): Survey {
     walkRound: NOT_WALKED,
     turns: { left: 'inside', right: 'inside' },
     widthsBefore: [],
+    flatness: [],
+    floorToCome: null,
     overruled: [],
   }
 }

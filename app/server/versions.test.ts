@@ -72,8 +72,8 @@ describe('a database of version 1', () => {
     const page = pageOfWall(db, ids)
     const stored = page && storedDocuments(db, page).find(({ kind }) => kind === 'design')
     if (!page || stored?.kind !== 'design') throw new Error('no wall')
-    // version 1 had no schools to go back to
-    const { boxes: _, pattern: __, schools: ___, ...had } = inForce(stored.body)
+    // version 1 knew none of what has come since
+    const { boxes: _, pattern: __, schools: ___, stand: ____, unflat: _____, ...had } = inForce(stored.body)
     const answer = changePage(db, page, {
       intent: 'save',
       clashing: 'ask',

@@ -1,5 +1,5 @@
 import { inches, millimeters, nearestNanometer, tickOf } from '~/length'
-import { usualOffers, type Workpiece, inForce } from '~/model'
+import { TAKEN_OFF, usualOffers, type Workpiece, inForce } from '~/model'
 import type { Layout } from '../layout/layout'
 import { isUpright, type Piece } from '../pieces'
 import type { Finding, WayOut } from './finding'
@@ -12,6 +12,7 @@ export function boardFindings(
 ): Finding[] {
   const findings: Finding[] = []
   for (const materialId of new Set(pieces.map((piece) => piece.materialId))) {
+    if (materialId === TAKEN_OFF) continue
     const longestNow = layout.longest.get(materialId) ?? null
     if (longestNow === null) {
       findings.push({

@@ -1,6 +1,6 @@
 import { nearestNanometer } from '~/length'
 import { type Workpiece, inForce } from '~/model'
-import { boundsOf } from '../geometry'
+import { boundsOf, distanceBetween, type Polygon } from '../geometry'
 import type { Layout } from '../layout/layout'
 import type { Piece } from '../pieces'
 import { isPlate } from '../survey/obstacles'
@@ -15,13 +15,23 @@ function spaceBetween(p: Bounds, q: Bounds): number {
   return across > 0 && up > 0 ? Math.hypot(across, up) : Math.max(across, up)
 }
 
+/** The space between two outlines of any shape; where they reach over each other what their rectangles say. */
+function spaceApart(a: Polygon, b: Polygon, ofBounds: number): number {
+  return distanceBetween(a, b) || Math.min(0, ofBounds)
+}
+
 /** Touching is the rounding of one figure. */
 const ROUNDING = 2
 
 /** Plates that strips come nearer to than was asked for, without lying on them; each plate once, with the nearest. */
 export function clearanceFindings({ wall }: Workpiece, layout: Layout, pieces: readonly Piece[]): Finding[] {
   const { meets, judgement } = inForce(wall.design)
-  const faces = pieces.map(({ stripId, polygon }) => ({ stripId, bounds: boundsOf(polygon) }))
+  const faces = pieces.map(({ stripId, polygon, directionDeg }) => ({
+    stripId,
+    polygon,
+    bounds: boundsOf(polygon),
+    isSlanted: directionDeg % 90 !== 0,
+  }))
   return layout.obstacles.flatMap((obstacle): Finding[] => {
     const { kind } = obstacle
     if (!obstacle.plate || kind === 'strip' || !isPlate(kind)) return []
@@ -29,7 +39,11 @@ export function clearanceFindings({ wall }: Workpiece, layout: Layout, pieces: r
     if (obstacle.fate === 'cutRound' || meets[obstacle.id] !== undefined) return []
     const around = boundsOf(obstacle.outline)
     const spaces = faces
-      .map(({ stripId, bounds }) => ({ stripId, space: spaceBetween(bounds, around) }))
+      .map(({ stripId, bounds, isSlanted, polygon }) => {
+        const space = spaceBetween(bounds, around)
+        // a slanted piece fills no upright rectangle
+        return { stripId, space: isSlanted ? spaceApart(polygon, obstacle.outline, space) : space }
+      })
       .filter(({ space }) => space < judgement.clearance - ROUNDING)
       .sort((a, b) => a.space - b.space)
     const [nearest] = spaces

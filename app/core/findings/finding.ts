@@ -1,5 +1,16 @@
 import type { Length } from '~/length'
-import type { Edit, HeightRule, LengthReadingKind, LevelRule, ThingKind } from '~/model'
+import type {
+  Edit,
+  Flatness,
+  FlatWay,
+  FloorToCome,
+  Heat,
+  HeightRule,
+  LengthReadingKind,
+  LevelRule,
+  Stand,
+  ThingKind,
+} from '~/model'
 import type { Uptake } from '../asbuilt/newWidth'
 import type { SpacingIssue } from '../spacing'
 
@@ -130,6 +141,69 @@ export type FindingSays =
       readonly space: Length
       readonly asked: Length
     }
+  | {
+      readonly code: 'notFlat'
+      readonly shape: Flatness['shape']
+      readonly depth: Length
+      readonly length: Length
+      readonly way: FlatWay
+      readonly tooFar: boolean
+      readonly stripIds: readonly string[]
+    }
+  | { readonly code: 'skimFirst'; readonly depth: Length; readonly beyond: Length }
+  | {
+      readonly code: 'nearHeat'
+      readonly thingId: string
+      readonly kind: Heat
+      readonly stripId: string
+      readonly space: Length
+      readonly asked: Length
+      /** How far the piece stands out from the wall, where that is what asks for more space. */
+      readonly standsOut: Length | null
+    }
+  | { readonly code: 'heatStands'; readonly thingId: string; readonly kind: Heat; readonly clear: Length }
+  | {
+      readonly code: 'heatLeavesNothing'
+      readonly thingId: string
+      readonly kind: Heat
+      readonly clear: Length
+    }
+  | { readonly code: 'floorToCome'; readonly floor: FloorToCome; readonly hides: Length | null }
+  | { readonly code: 'floorOverBase'; readonly build: Length; readonly base: Length }
+  | {
+      readonly code: 'goesBack'
+      readonly thingId: string
+      readonly kind: ThingKind
+      readonly length: Length
+      readonly before: Length
+      readonly parts: number
+    }
+  | { readonly code: 'goesBackNowhere'; readonly thingId: string }
+  | {
+      readonly code: 'ledgeStands'
+      readonly stripId: string
+      readonly depth: Length
+      readonly pastRail: Length
+      readonly pastCasing: Length | null
+      readonly brackets: number
+      readonly screwed: number
+    }
+  | {
+      readonly code: 'shelfBeyondBrackets'
+      readonly stripId: string
+      readonly depth: Length
+      readonly arm: Length
+      readonly asked: Length
+    }
+  | { readonly code: 'noStudForBracket'; readonly stripId: string }
+  | {
+      readonly code: 'ledgeWiderThanStuff'
+      readonly stripId: string
+      readonly depth: Length
+      readonly width: Length
+    }
+  | { readonly code: 'edgesDiffer'; readonly eased: string; readonly sharp: string }
+  | { readonly code: 'leansFar'; readonly by: Length; readonly school: Stand['kind'] }
   | { readonly code: 'widthChanged'; readonly before: Length; readonly now: Length; readonly pieces: number }
 
 /** What a way out does, for its button. */
@@ -169,6 +243,15 @@ export type WayOutSays =
   | { readonly code: 'takeRailOff'; readonly bandId: string }
   | { readonly code: 'askForLess'; readonly clearance: Length }
   | { readonly code: 'wholeWall' }
+  | { readonly code: 'flatWay'; readonly way: FlatWay }
+  | { readonly code: 'keepClear'; readonly clear: Length }
+  | { readonly code: 'floorBuild'; readonly build: Length }
+  | { readonly code: 'floorUnder' }
+  | { readonly code: 'standPlumb' }
+  | { readonly code: 'ripTo'; readonly depth: Length }
+  | { readonly code: 'longerArm'; readonly arm: Length }
+  | { readonly code: 'noBrackets' }
+  | { readonly code: 'leaveOff'; readonly kind: ThingKind }
   | { readonly code: 'turnExtent'; readonly left: Length; readonly right: Length }
   | {
       readonly code: 'takeUp'

@@ -21,6 +21,8 @@ const walked: WalkRound = {
   age: 'later',
   holder: 'owner',
   furniture: 'none',
+  heat: 'none',
+  floor: 'stays',
   child: 'no',
 }
 const twice = [

@@ -4,6 +4,7 @@ import { boundsOf, unitVector } from '../geometry'
 import { applyEdits } from '../edits/applyEdit'
 import { gapOf, laidOut } from '../edits/laidOut'
 import { layOut } from '../layout/layOutWall'
+import { edgesAt } from '../layout/lean'
 import type { Layout } from '../layout/layout'
 import { endsOf, rulesOf } from '../patterns/rules'
 import { specOf, type Strip } from '../strips/strip'
@@ -63,17 +64,17 @@ function meetsNothing(workpiece: Workpiece, layout: Layout): boolean {
  * Shifts of up to so much that would leave an upright half over something, or nearer to a plate than asked for: open intervals
  * in order, those that overlap made one.
  */
-function barredShifts(
-  { uprights, obstacles, lines, uprightFoot, uprightHead }: Layout,
-  clearance: number,
-  upTo: number,
-): [number, number][] {
+function barredShifts(layout: Layout, clearance: number, upTo: number): [number, number][] {
+  const { uprights, obstacles, lines, uprightFoot, uprightHead } = layout
   const boxes = obstacles.map(({ plate, outline }) => ({ plate, ...boundsOf(outline) }))
   const barred: [number, number][] = []
-  for (const { left, right } of uprights) {
-    const base = baseAt(lines, left)
+  for (const upright of uprights) {
+    const base = baseAt(lines, upright.left)
     for (const box of boxes) {
       if (box.top <= base + uprightFoot || box.bottom >= base + uprightHead) continue
+      const at = [box.bottom, box.top].map((y) => edgesAt(layout, upright, y))
+      const left = Math.min(...at.map((edges) => edges.left))
+      const right = Math.max(...at.map((edges) => edges.right))
       const room = box.plate ? clearance : 0
       const [from, to] = [box.left - right - room, box.right - left + room]
       if (from >= upTo || to <= -upTo) continue

@@ -15,7 +15,7 @@ import { unitVector } from '../geometry'
 function leftBy({ shape, lines, left, right }: Layout): { gap: number; outOfLevel: number } {
   return {
     // along a stair the base line is the floor's own
-    gap: lines.followed.length > 0 ? 0 : spaceUnder(shape, lines.base, left, right),
+    gap: lines.followed.length > 0 ? 0 : spaceUnder(shape, lines.base, left, right) - lines.build,
     outOfLevel: Math.abs(lines.base.slope) * (right - left),
   }
 }
@@ -76,6 +76,7 @@ export function slopeFindings(workpiece: Workpiece, layout: Layout): Finding[] {
 
 /** What the design has settled about a baseboard thinner than the strips: a way that its pattern carries out. */
 function isSettled(design: Design): boolean {
+  if (design.proud === 'backBevel') return rulesOf(design).footBevels(design)
   return design.proud !== 'leave' && rulesOf(design).standsFree
 }
 
@@ -114,7 +115,7 @@ export function proudFindings(workpiece: Workpiece, layout: Layout): Finding[] {
   const { survey } = wall
   const design = inForce(wall.design)
   const thickness = meetingThickness(layout)
-  const { places, standsFree, framesItself } = rulesOf(layout)
+  const { places, standsFree, footBevels, framesItself } = rulesOf(layout)
   const findings: Finding[] = []
   const thinner = (limit: number): WayOut[] =>
     settings.materials
@@ -144,7 +145,11 @@ export function proudFindings(workpiece: Workpiece, layout: Layout): Finding[] {
       stripIds: layout.uprights.map(({ id }) => id).slice(0, 1),
       waysOut: [
         ...thinner(base.thickness),
-        ...(standsFree ? onBase(workpiece, railMaterial) : []),
+        ...(standsFree
+          ? onBase(workpiece, railMaterial)
+          : footBevels(design)
+            ? onBase(workpiece, railMaterial).slice(0, 1)
+            : []),
         {
           says: { code: 'swapBase', thickness },
           edits: [{ type: 'patchSurvey', patch: { baseboard: { ...base, thickness } } }],

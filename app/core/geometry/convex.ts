@@ -83,3 +83,33 @@ function beyondASide(a: Polygon, b: Polygon, by: number): boolean {
 export function liesApart(a: Polygon, b: Polygon, by: number): boolean {
   return beyondASide(a, b, by) || beyondASide(b, a, by)
 }
+
+/** The distance of a point from a stretch between two others. */
+function fromStretch({ x, y }: Point, a: Point, b: Point): number {
+  const [dx, dy] = [b.x - a.x, b.y - a.y]
+  const length = dx * dx + dy * dy
+  const part = length === 0 ? 0 : Math.min(1, Math.max(0, ((x - a.x) * dx + (y - a.y) * dy) / length))
+  return Math.hypot(x - a.x - dx * part, y - a.y - dy * part)
+}
+
+/** Whether a point lies inside an outline, of any shape. */
+export function isInside({ x, y }: Point, outline: Polygon): boolean {
+  let inside = false
+  outline.forEach((a, i) => {
+    const b = outline[(i + 1) % outline.length] ?? a
+    if (a.y > y !== b.y > y && x < a.x + ((b.x - a.x) * (y - a.y)) / (b.y - a.y)) inside = !inside
+  })
+  return inside
+}
+
+/** The least distance between two outlines of any shape, neither of which runs through the other; 0 where a corner lies in the other. */
+export function distanceBetween(a: Polygon, b: Polygon): number {
+  if (a.some((point) => isInside(point, b)) || b.some((point) => isInside(point, a))) return 0
+  const least = (points: Polygon, outline: Polygon) =>
+    Math.min(
+      ...points.flatMap((point) =>
+        outline.map((from, i) => fromStretch(point, from, outline[(i + 1) % outline.length] ?? from)),
+      ),
+    )
+  return Math.min(least(a, b), least(b, a))
+}

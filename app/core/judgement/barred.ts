@@ -1,4 +1,5 @@
 import { boundsOf } from '../geometry'
+import { isLeaning, sway } from '../layout/lean'
 import type { Layout } from '../layout/layout'
 import type { Design } from '~/model'
 
@@ -8,6 +9,20 @@ export interface Barred {
   readonly plate: boolean
   readonly from: number
   readonly to: number
+}
+
+/** What something takes of the base line, for strips that lean: from where to where an edge would come to lie over it. */
+function leanedOver(
+  layout: Layout,
+  { left, right, bottom, top }: ReturnType<typeof boundsOf>,
+  range: { readonly bottom: number; readonly top: number },
+): { left: number; right: number } {
+  if (!isLeaning(layout.lean)) return { left, right }
+  const heights = { bottom: Math.max(bottom, range.bottom), top: Math.min(top, range.top) }
+  return {
+    left: left - sway(layout, left, heights).right,
+    right: right - sway(layout, right, heights).left,
+  }
 }
 
 /** What is in a strip's way between two absolute heights, seen as places its left edge may not take. */
@@ -20,9 +35,11 @@ export function barredFor(
   const { clearance } = design.judgement
   return layout.obstacles.flatMap((obstacle): Barred[] => {
     if (design.meets[obstacle.id] !== undefined || obstacle.fate === 'cutRound') return []
-    const { left, right, bottom, top } = boundsOf(obstacle.outline)
+    const bounds = boundsOf(obstacle.outline)
+    const { bottom, top } = bounds
     const room = obstacle.plate ? clearance : 0
     if (top + room <= range.bottom || bottom - room >= range.top) return []
+    const { left, right } = leanedOver(layout, bounds, range)
     const bar = (from: number, to: number): Barred => ({
       thingId: obstacle.id,
       plate: obstacle.plate,

@@ -10,7 +10,16 @@ import { heightProposals } from './heights'
 import { propose } from './propose'
 import { measure, type Measures, totalOf } from './score'
 
-const NOTHING: Measures = { plates: 0, slivers: 0, wish: 0, symmetry: 0, studs: 0, boards: 1, pieces: 1 }
+const NOTHING: Measures = {
+  plates: 0,
+  slivers: 0,
+  wish: 0,
+  symmetry: 0,
+  studs: 0,
+  boards: 1,
+  pieces: 1,
+  hollows: 0,
+}
 
 describe('none clears: said only where none does', () => {
   /** Every layout on the tape whose bays differ by no more than asked, gaps at both ends: slow and sure. */
@@ -132,6 +141,7 @@ describe('none clears: said only where none does', () => {
         axis: null,
         wish: inches(16),
         boardsByCount: new Map(),
+        over: null,
       }
       const candidate = {
         section,

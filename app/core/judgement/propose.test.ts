@@ -104,7 +104,16 @@ describe('differential: the search against a slow brute force on small walls', (
   )
 
   test('with only the wish counting, the best is as near to it as any layout is', () => {
-    const weights = { plates: 10, slivers: 0, wish: 5, symmetry: 0, studs: 0, boards: 0, pieces: 0 }
+    const weights = {
+      plates: 10,
+      slivers: 0,
+      wish: 5,
+      symmetry: 0,
+      studs: 0,
+      boards: 0,
+      pieces: 0,
+      hollows: 0,
+    }
     const base = battenWall(83, [22, 51], { shiftUpTo: inches(1), weights })
     const workpiece: Workpiece = { ...base, settings: { ...base.settings, tape: '1/8' } }
     const clear = bruteForce(workpiece).filter(({ hits }) => hits === 0)
@@ -147,7 +156,16 @@ describe('proposals', () => {
   })
 
   test('weights move the order: what counts for nothing decides nothing', () => {
-    const weights = { plates: 0, slivers: 0, wish: 0, symmetry: 0, studs: 0, boards: 0, pieces: 10 }
+    const weights = {
+      plates: 0,
+      slivers: 0,
+      wish: 0,
+      symmetry: 0,
+      studs: 0,
+      boards: 0,
+      pieces: 10,
+      hollows: 0,
+    }
     const fewestFirst = propose(battenWall(131, [40], { weights })).proposals
     expect(fewestFirst[0]?.strips).toBe(Math.min(...fewestFirst.map(({ strips }) => strips)))
     const nearFirst = propose(

@@ -1,3 +1,4 @@
+import { overHollows } from './overHollows'
 import { type Edit, type Ends, type Workpiece, inForce, type Design } from '~/model'
 import { boundsOf } from '../geometry'
 import { laidOut } from '../edits/laidOut'
@@ -131,6 +132,7 @@ export function propose(workpiece: Workpiece): ProposalSearch {
       axis,
       wish: wish.measure === 'gap' ? wish.wish : wish.wish - layout.stripWidth,
       boardsByCount: new Map(),
+      over: overHollows(layout),
     }
     const best = new Map<string, Scored>()
     for (const candidate of sectionCandidates(workpiece, layout, section, barred)) {

@@ -13,6 +13,7 @@ const UNIT_COST: Readonly<Record<Criterion, number>> = {
   studs: 1,
   boards: 1,
   pieces: 0.5,
+  hollows: 1,
 }
 
 /** An end space or bay under half the gap reads as a sliver. Common practice, no source. */
@@ -90,6 +91,8 @@ export interface ScoreInput {
   readonly axis: number | null
   readonly wish: number
   readonly boardsByCount: Map<number, number>
+  /** How much of the worst hollow a strip with its middle there lies over; null where the wall was found flat. */
+  readonly over: ((middle: number) => number) | null
 }
 
 /** Measures a candidate. `boards` and `pieces` are counts; all else is 0 at best and about 1 where it is poor. */
@@ -114,8 +117,14 @@ export function measure(candidate: SectionCandidate, input: ScoreInput): Measure
     studs: studs.length === 0 || isBoxes ? 0 : 1 - onStuds(lefts, stripWidth, studs) / Math.max(1, count),
     boards: isBoxes ? pieces / 4 : boardsOnce(count, input),
     pieces,
+    hollows: mostOver(strips, rulesOf(layout).faceWidth(layout), input.over),
   }
   return { measures, platesHit: plates }
+}
+
+/** The most of the worst hollow that any strip lies over. */
+function mostOver(lefts: readonly number[], width: number, over: ScoreInput['over']): number {
+  return over ? Math.max(0, ...lefts.map((left) => over(left + width / 2))) : 0
 }
 
 /** The boards for so many uprights of the layout, worked out once a count. */
@@ -153,7 +162,7 @@ export function totalOf(
   weights: Design['judgement']['weights'],
 ): number {
   const n = Math.max(1, measures.length)
-  let [plates, slivers, wish, symmetry, studs, boards, pieces] = [0, 0, 0, 0, 0, 0, 0]
+  let [plates, slivers, wish, symmetry, studs, boards, pieces, hollows] = [0, 0, 0, 0, 0, 0, 0, 0]
   for (const each of measures) {
     plates += each.plates
     slivers += each.slivers
@@ -162,6 +171,7 @@ export function totalOf(
     studs += each.studs / n
     boards += each.boards
     pieces += each.pieces
+    hollows = Math.max(hollows, each.hollows)
   }
   return (
     plates * weights.plates * UNIT_COST.plates +
@@ -169,6 +179,7 @@ export function totalOf(
     wish * weights.wish * UNIT_COST.wish +
     symmetry * weights.symmetry * UNIT_COST.symmetry +
     studs * weights.studs * UNIT_COST.studs +
+    hollows * weights.hollows * UNIT_COST.hollows +
     (boards / Math.max(1, fewest.boards) - 1) * weights.boards * UNIT_COST.boards +
     (pieces / Math.max(1, fewest.pieces) - 1) * weights.pieces * UNIT_COST.pieces
   )

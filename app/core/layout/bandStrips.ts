@@ -1,9 +1,10 @@
-import { nearestNanometer } from '~/length'
+import { addLengths, nearestNanometer } from '~/length'
 import { crossing, type Line, lineFrom, movedFrom } from '../geometry'
 import type { End, Strip } from '../strips/strip'
 import { profileAt } from '../survey/profile'
 import { onLine, type RuleLine } from '../survey/wallLines'
 import { cornerCut, cornerOf } from './corners'
+import { isLeaning, leaningLine } from './lean'
 import { type Band, bandEdge, type LaidOut } from './layout'
 
 function angleOf(slope: number): number {
@@ -14,11 +15,18 @@ function ruled({ at0, slope }: RuleLine): Line {
   return { through: { x: 0, y: at0 }, directionDeg: angleOf(slope) }
 }
 
+/** Where the layout stops short of the wall, it ends along its last upright's lean. */
+function leaningEnd(layout: LaidOut, side: 'left' | 'right', low: number, past: number): Line {
+  const { left, right } = layout.lines
+  const x = side === 'left' ? Math.max(left, layout.left - past) : Math.min(right, layout.right + past)
+  return isLeaning(layout.lean) ? leaningLine(layout, x) : { through: { x, y: low }, directionDeg: 90 }
+}
+
 /** The line that ends a horizontal at an end of the covered part: the wall's own end, or plumb where it stops. */
-function endLine(layout: LaidOut, side: 'left' | 'right', low: number, high: number): Line {
+function endLine(layout: LaidOut, side: 'left' | 'right', low: number, high: number, past: number): Line {
   const { lines, shape } = layout
   if (side === 'left' ? layout.left > lines.left : layout.right < lines.right)
-    return { through: { x: layout[side], y: low }, directionDeg: 90 }
+    return leaningEnd(layout, side, low, past)
   const profile = shape[side]
   const [from, to] = [profileAt(profile, low), profileAt(profile, high)]
   // where the end bends towards the piece within its width, the piece keeps clear of the bend
@@ -39,6 +47,16 @@ function cornerEnd(layout: LaidOut, side: 'left' | 'right', line: Line, thicknes
   const by = (side === 'left' ? 1 : -1) * (corner?.short ?? 0)
   const moved = by === 0 ? line : { ...line, through: { ...line.through, x: line.through.x + by } }
   return { lines: [moved], against: 'wall', ...(corner?.cut ? { cut: corner.cut } : {}) }
+}
+
+/** The end of a cap or shelf where nothing bounds it: it returns to the wall where it was asked to. */
+function freeEnd(layout: LaidOut, side: 'left' | 'right', { ledge, standsOut }: Band, end: End): End {
+  const { lines, survey, settings } = layout
+  const stops = side === 'left' ? layout.left > lines.left : layout.right < lines.right
+  const isFree = stops || survey.turns[side] === 'none'
+  if (!isFree || ledge?.ends !== 'returned') return end
+  const hidden = addLengths(standsOut, settings.shop.kerf)
+  return { ...end, cut: { kind: 'returned', sawSettingDeg: 45, depth: standsOut, hidden } }
 }
 
 /**
@@ -67,11 +85,11 @@ export function bandStrips(layout: LaidOut, band: Band, tier: Strip['tier']): St
     const high = bandEdge(band, line, 'top')
     const end = (side: 'left' | 'right'): End => {
       const x = layout[side]
-      const at = endLine(layout, side, onLine(low, x), onLine(high, x))
+      const at = endLine(layout, side, onLine(low, x), onLine(high, x), band.ledge?.past ?? 0)
       const outer = lines.courses[side === 'left' ? 0 : lines.courses.length - 1]
       // a course that ends within the wall has no corner of the room
       return outer && Math.abs(angleOf(outer.line.slope) - angleOf(line.slope)) < 1e-9
-        ? cornerEnd(layout, side, at, band.material.thickness)
+        ? freeEnd(layout, side, band, cornerEnd(layout, side, at, band.material.thickness))
         : { lines: [at], against: 'wall' }
     }
     const tilt = angleOf(line.slope)

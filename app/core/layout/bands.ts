@@ -4,7 +4,7 @@ import { rulesOf } from '../patterns/rules'
 import { partOfHeight } from '../survey/wallLines'
 import { type Field, materialIn } from './field'
 import { named, railId, type StripName } from '../strips/stripId'
-import { type Band, capHeight, faceHeight } from './layout'
+import { type Band, capHeight, faceHeight, standsOutBy } from './layout'
 
 type Height =
   | { readonly rule: 'typed'; readonly value: Length }
@@ -42,6 +42,7 @@ function footBands(field: Field): Band[] {
         bottom: lines.baseTop,
         top,
         held: 'bottom',
+        standsOut: material.thickness,
       },
     ]
   }
@@ -50,7 +51,17 @@ function footBands(field: Field): Band[] {
   const material =
     settings.materials.find(({ id }) => id === QUARTER_ROUND.id) ?? materialIn(field, design.battenMaterial)
   const top = addLengths(lines.baseTop, material.thickness)
-  return [{ ...named(name('ledger')), role: 'ledger', material, bottom: lines.baseTop, top, held: 'bottom' }]
+  return [
+    {
+      ...named(name('ledger')),
+      role: 'ledger',
+      material,
+      bottom: lines.baseTop,
+      top,
+      held: 'bottom',
+      standsOut: material.width,
+    },
+  ]
 }
 
 /** Counted among the rails of its use; of those of which a wall has mostly one, the only one has no number. */
@@ -62,12 +73,22 @@ function numberOf(use: RailUse, at: number, rails: Field['design']['rails']): nu
 
 function extraRails(field: Field): Band[] {
   const { rails } = field.design
-  return rails.map(({ id, use, material: materialId, lay, top: rule }, i) => {
+  return rails.map(({ id, use, material: materialId, lay, top: rule, ledge }, i) => {
     const material = materialIn(field, materialId)
     const top = heightOf(rule, field, 0)
     const bottom = subtractLengths(top, faceHeight(material, lay))
     const name: StripName = { kind: use, number: numberOf(use, i, rails) }
-    return { id: railId(id), name, role: use, material, bottom, top, held: 'top' }
+    return {
+      id: railId(id),
+      name,
+      role: use,
+      material,
+      bottom,
+      top,
+      held: 'top',
+      standsOut: standsOutBy(material, lay, ledge),
+      ...(ledge && lay === 'flat' ? { ledge } : {}),
+    }
   })
 }
 
@@ -88,18 +109,24 @@ export function frameWall(field: Field): Framing {
       bottom: uprightHead,
       top: height,
       held: 'top',
+      standsOut: material.thickness,
     })
   }
   const top = addLengths(height, capHeight(field))
-  if (design.cap)
+  if (design.cap) {
+    const { lay, ledge } = design.cap
+    const material = materialIn(field, design.cap.material)
     bands.push({
       ...named(name('cap')),
       role: 'cap',
-      material: materialIn(field, design.cap.material),
+      material,
       bottom: height,
       top,
       held: 'bottom',
+      standsOut: standsOutBy(material, lay, ledge),
+      ...(ledge && lay === 'flat' ? { ledge } : {}),
     })
+  }
   bands.push(...extraRails(field))
   return { bands, uprightFoot: foot[0]?.top ?? lines.baseTop, uprightHead, height, top }
 }

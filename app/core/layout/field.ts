@@ -3,6 +3,7 @@ import type { Design, Material, Settings, Survey } from '~/model'
 import { type Obstacle, obstaclesOf } from '../survey/obstacles'
 import { type WallLines, wallLines } from '../survey/wallLines'
 import { type WallShape, wallShape } from '../survey/wallShape'
+import { isLeaning, type Lean, leanedSpan, leanOf } from './lean'
 
 /**
  * What a layout is made in, resolved once and handed on: the wall as read, what stands on it, the part that is covered, the
@@ -14,6 +15,8 @@ export interface Field {
   readonly settings: Settings
   readonly shape: WallShape
   readonly lines: WallLines
+  /** How uprights lean on this wall. */
+  readonly lean: Lean
   readonly obstacles: readonly Obstacle[]
   /** The part of the wall that is covered. */
   readonly left: Length
@@ -23,10 +26,17 @@ export interface Field {
   readonly longest: ReadonlyMap<string, number>
 }
 
+/** The lines with the span that leaning uprights have. */
+function leaned(lines: WallLines, { left, right }: { left: number; right: number }): WallLines {
+  return { ...lines, left: nearestNanometer(left), right: nearestNanometer(Math.max(left, right)) }
+}
+
 /** Resolves a wall, its design and the job's settings. */
 export function fieldOf(survey: Survey, design: Design, settings: Settings): Field {
   const shape = wallShape(survey)
-  const lines = wallLines(survey, shape, design.levelRule)
+  const upright = wallLines(survey, shape, design.levelRule)
+  const lean = leanOf(design, survey, shape, upright)
+  const lines = isLeaning(lean) ? leaned(upright, leanedSpan(shape, upright, lean, survey.height)) : upright
   const left = nearestNanometer(Math.max(lines.left, design.extent?.left ?? -Infinity))
   const longest = new Map<string, number>()
   for (const { material, length } of settings.shop.offers)
@@ -37,6 +47,7 @@ export function fieldOf(survey: Survey, design: Design, settings: Settings): Fie
     settings,
     shape,
     lines,
+    lean,
     obstacles: obstaclesOf(survey).filter(({ id }) => !lines.followed.includes(id)),
     left,
     right: nearestNanometer(Math.max(left, Math.min(lines.right, design.extent?.right ?? Infinity))),

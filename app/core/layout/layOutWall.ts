@@ -7,6 +7,7 @@ import { baseAt } from '../survey/wallLines'
 import { frameWall } from './bands'
 import { type Field, fieldOf, materialIn } from './field'
 import { named } from '../strips/stripId'
+import { returningStrips } from './returning'
 import type { LaidOut, Layout, SectionPlace, Upright } from './layout'
 
 /** The first issue; a stretch too narrow for a box is none while others have theirs. */
@@ -84,5 +85,5 @@ export function layOut(survey: Survey, design: Design, settings: Settings): Layo
     spacingIssue: issueOf(laid.sections),
     uprightsThrough: uprightsThrough(field),
   }
-  return { ...laidOut, strips: rules.strips(laidOut) }
+  return { ...laidOut, strips: [...rules.strips(laidOut), ...returningStrips(field)] }
 }

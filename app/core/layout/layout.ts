@@ -1,5 +1,5 @@
 import { type Length, ZERO } from '~/length'
-import type { Material, Pattern } from '~/model'
+import type { Ledge, Material, Pattern } from '~/model'
 import type { Polygon } from '../geometry'
 import type { EndsAt, Role } from '../pieces'
 import type { Placement, SpacingIssue } from '../spacing'
@@ -20,6 +20,10 @@ export interface Band {
   readonly bottom: Length
   readonly top: Length
   readonly held: 'bottom' | 'top'
+  /** How far it stands out from the wall: its thickness, or lying flat its depth. */
+  readonly standsOut: Length
+  /** What a cap or shelf that lies flat has besides its stuff. */
+  readonly ledge?: Ledge
 }
 
 /** An upright's place across the wall, or a box's: what is marked from the corner. */
@@ -103,6 +107,11 @@ export interface Layout extends LaidOut {
 /** The face height of a member that lies flat or stands on edge. */
 export function faceHeight(material: Material, lay: 'flat' | 'edge'): Length {
   return lay === 'flat' ? material.thickness : material.width
+}
+
+/** How far a member stands out from the wall: on edge its thickness, lying flat its width, or the depth it is ripped to. */
+export function standsOutBy(material: Material, lay: 'flat' | 'edge', ledge?: Ledge): Length {
+  return lay === 'edge' ? material.thickness : (ledge?.depth ?? material.width)
 }
 
 /** The face height of a cap: its thickness lying flat, its width on edge; zero without one. */

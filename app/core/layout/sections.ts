@@ -7,7 +7,7 @@ const NARROWEST = 25_400_000 // 1 in
 
 /** What divides a wall: openings, and square parts that are missing. */
 function divides({ kind, outline }: Obstacle): boolean {
-  return isOpening(kind) || (kind === 'cutOff' && outline.length === 4)
+  return isOpening(kind) || kind === 'chimneyBreast' || (kind === 'cutOff' && outline.length === 4)
 }
 
 function spanBetween(left: number, right: number): Section {

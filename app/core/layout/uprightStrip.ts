@@ -5,10 +5,11 @@ import type { EndCut } from '../pieces'
 import type { Strip } from '../strips/strip'
 import { profileAt } from '../survey/profile'
 import { baseAt, courseAt, onLine } from '../survey/wallLines'
+import { leanAt, leanDeg } from './lean'
 import { type Band, bandEdge, type LaidOut, type Upright } from './layout'
 
 /** What an upright's foot and part hang on in its pattern. */
-type Standing = Pick<PatternRules, 'standsFree' | 'framesItself'> & {
+type Standing = Pick<PatternRules, 'footBevels' | 'framesItself'> & {
   readonly uprightRole: PatternRules['uprightRole'] | 'filler'
 }
 
@@ -67,11 +68,17 @@ export function uprightStrip(
   const foot = (x: number) =>
     standsOn
       ? onLine(bandEdge(standsOn, courseAt(lines, x), 'top'), x)
-      : (standsOnFloor ? profileAt(shape.floor, x) : baseAt(lines, x)) + layout.uprightFoot
+      : (standsOnFloor ? profileAt(shape.floor, x) + lines.build : baseAt(lines, x)) + layout.uprightFoot
   const courseBends = lines.courses.slice(1).map(({ left }) => left)
   const floorBends = standsOnFloor ? shape.floor.points.map(({ place }) => place) : courseBends
-  const bevelled = design.proud === 'backBevel' && rules.standsFree && !standsOn && lines.baseTop > 0
+  const bevelled = design.proud === 'backBevel' && rules.footBevels(design) && !standsOn && lines.baseTop > 0
   const { left, right } = upright
+  const middle = (left + right) / 2
+  const lean = leanAt(layout, middle)
+  const base = lean === 0 ? 0 : baseAt(lines, middle)
+  // where it leans, its foot and its head lie over other places than those on the base line
+  const reach = (y: number) => [left, right].map((x) => x + lean * (y - base)) as [number, number]
+  const [footReach, headReach] = [reach(foot(middle)), reach(head(middle))]
   return {
     id: upright.id,
     name: upright.name,
@@ -80,15 +87,15 @@ export function uprightStrip(
     number: upright.number,
     material: battenMaterial,
     faceWidth: subtractLengths(right, left),
-    center: { x: (left + right) / 2, y: 0 },
-    directionDeg: 90,
+    center: { x: middle, y: base },
+    directionDeg: leanDeg(lean),
     start: {
-      lines: [clearOf(foot, floorBends, left, right, 1)],
+      lines: [clearOf(foot, floorBends, ...footReach, 1)],
       against: standsOn ? 'strip' : 'wall',
       ...(bevelled ? { cut: BACK_BEVEL } : {}),
     },
     end: {
-      lines: [clearOf(head, courseBends, left, right, -1)],
+      lines: [clearOf(head, courseBends, ...headReach, -1)],
       against: endsUnder ? 'strip' : reachesHead(layout) ? 'wall' : 'open',
     },
     joins: false,

@@ -1,6 +1,7 @@
-import { readOnTape, type Tape, type TapeReading } from '~/length'
+import { readOnTape, type Tape, type TapeReading, tickOf } from '~/length'
 import { boundsOf } from '../geometry'
-import type { Layout } from '../layout/layout'
+import type { Layout, Upright } from '../layout/layout'
+import { edgesAt, isLeaning } from '../layout/lean'
 import { rulesOf } from '../patterns/rules'
 import { profileAt } from '../survey/profile'
 import { baseAt } from '../survey/wallLines'
@@ -35,10 +36,26 @@ export function hookedAt(layout: Layout, datum: Datum, hook: Hook): number {
   return profileAt(layout.shape[datum], hookHeight(layout, datum, hook))
 }
 
-/** How much farther a mark is from the hook at the head than at the foot; 0 at a plumb end. */
+/** An upright's two edges along the line the tape is hooked on, as places along the wall. */
+export function edgesAlong(layout: Layout, upright: Upright, hook: Hook): { left: number; right: number } {
+  if (rulesOf(layout).places !== 'uprights') return upright
+  const middle = (upright.left + upright.right) / 2
+  const lift = hook === 'foot' ? layout.uprightFoot : layout.uprightHead
+  const y = typeof hook === 'object' ? hook.height : baseAt(layout.lines, middle) + lift
+  return edgesAt(layout, upright, y)
+}
+
+/**
+ * How much farther marks are from the hook at the head than at the foot, of the strip of which it is most; 0 where the end
+ * of the wall and all strips are plumb. The end may lean, and so may the strips.
+ */
 export function headLessFoot(layout: Layout, datum: Datum): number {
-  const by = hookedAt(layout, datum, 'head') - hookedAt(layout, datum, 'foot')
-  return datum === 'left' ? 0 - by : by
+  const hooks = hookedAt(layout, datum, 'head') - hookedAt(layout, datum, 'foot')
+  const sign = datum === 'left' ? -1 : 1
+  const by = (upright: Upright) =>
+    sign * (hooks - edgesAlong(layout, upright, 'head').left + edgesAlong(layout, upright, 'foot').left)
+  if (!isLeaning(layout.lean)) return datum === 'left' ? 0 - hooks : hooks
+  return layout.uprights.map(by).reduce((most, each) => (Math.abs(each) > Math.abs(most) ? each : most), 0)
 }
 
 /**
@@ -50,8 +67,9 @@ export function runningMarks(layout: Layout, datum: Datum, tape: Tape, hook: Hoo
   const zero = hookedAt(layout, datum, hook)
   const from = (x: number) => (datum === 'left' ? x - zero : zero - x)
   const marks = layout.uprights.map((batten) => {
-    const near = from(datum === 'left' ? batten.left : batten.right)
-    const far = from(datum === 'left' ? batten.right : batten.left)
+    const { left, right } = edgesAlong(layout, batten, hook)
+    const near = from(datum === 'left' ? left : right)
+    const far = from(datum === 'left' ? right : left)
     return {
       stripId: batten.id,
       number: batten.number,
@@ -144,19 +162,34 @@ export interface Spacer {
 /** Gaps that differ by no more than two nanometers are one gap. */
 const SAME_GAP_WITHIN = 2
 
+/** The gaps between uprights that lean, where the tape's line crosses them; those over an opening are none. */
+function gapsAlong(layout: Layout, hook: Hook): number[] {
+  const { uprights, sections } = layout
+  const sectionOf = ({ left, right }: Upright) =>
+    sections.findIndex((each) => left >= each.left - 1 && right <= each.right + 1)
+  return uprights.slice(1).flatMap((next, i) => {
+    const before = uprights[i]
+    if (!before || sectionOf(before) !== sectionOf(next)) return []
+    return [edgesAlong(layout, next, hook).left - edgesAlong(layout, before, hook).right]
+  })
+}
+
 /**
  * The spacer block for a layout whose inner gaps (of boxes the margins) are all alike, with the near-edge mark every third strip
  * must agree with; null when the gaps differ or there is none.
  */
 export function spacerBlock(layout: Layout, datum: Datum, tape: Tape, hook: Hook = 'foot'): Spacer | null {
   // between boxes the block is as long as the margin, which the layout's strips stand for
-  const gaps = layout.sections.flatMap(({ placement }) => placement?.gaps ?? [])
+  const gaps = isLeaning(layout.lean)
+    ? gapsAlong(layout, hook)
+    : layout.sections.flatMap(({ placement }) => placement?.gaps ?? [])
   const margins = layout.frames.length > 1 ? [layout.stripWidth] : []
   const spaces = rulesOf(layout).places === 'margins' ? margins : gaps
   if (spaces.length === 0) return null
   const least = Math.min(...spaces)
   const most = Math.max(...spaces)
-  if (most - least > SAME_GAP_WITHIN || least <= 0) return null
+  const within = isLeaning(layout.lean) ? tickOf(tape) / 8 : SAME_GAP_WITHIN
+  if (most - least > within || least <= 0) return null
   const total = spaces.reduce<number>((sum, gap) => sum + gap, 0)
   const marks = runningMarks(layout, datum, tape, hook)
   return {

@@ -27,6 +27,8 @@ interface Standing {
   readonly uprights: readonly Upright[]
   readonly bands: readonly Band[]
   readonly sides: readonly (Upright | undefined)[]
+  /** They are sides even where uprights run through. */
+  readonly sidesFirst: boolean
   /** Strips of the pattern's own that frame the rest. */
   readonly frame: readonly Strip[]
 }
@@ -34,8 +36,14 @@ interface Standing {
 /** The strips of uprights and horizontals, each with the tier that says what runs through it. */
 export function standingStrips(
   layout: LaidOut,
-  rules: Pick<PatternRules, 'uprightRole' | 'standsFree' | 'framesItself'>,
-  { uprights = layout.uprights, bands = layout.bands, sides = [], frame = [] }: Partial<Standing> = {},
+  rules: Pick<PatternRules, 'uprightRole' | 'footBevels' | 'framesItself'>,
+  {
+    uprights = layout.uprights,
+    bands = layout.bands,
+    sides = [],
+    sidesFirst = false,
+    frame = [],
+  }: Partial<Standing> = {},
 ): Strip[] {
   const { uprightFoot, uprightHead, uprightsThrough } = layout
   const standing = uprightHead <= uprightFoot ? [] : uprights
@@ -46,8 +54,9 @@ export function standingStrips(
   const tierOfBand = ({ role }: Band) =>
     role === 'border' && !uprightsThrough ? TIERS.outerRail : TIERS.rail
   const tierOfUpright = (upright: Upright) => {
-    if (uprightsThrough) return TIERS.through
-    return sides.includes(upright) ? TIERS.side : TIERS.upright
+    const isSide = sides.includes(upright)
+    if (uprightsThrough && !(isSide && sidesFirst)) return TIERS.through
+    return isSide ? TIERS.side : TIERS.upright
   }
   const filler = uprightsThrough ? TIERS.through : TIERS.side
   return [
@@ -63,7 +72,7 @@ export function standingStrips(
 export function levelStrips(layout: LaidOut): Strip[] {
   return standingStrips(
     layout,
-    { uprightRole: 'batten', standsFree: false, framesItself: false },
+    { uprightRole: 'batten', footBevels: () => false, framesItself: false },
     { uprights: [] },
   )
 }

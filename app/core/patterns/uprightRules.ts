@@ -105,6 +105,7 @@ export const UPRIGHT_RULES = {
   withHeight: (_, height) => ({ height }),
   through: ({ through }) => (through === 'lapped' ? lapped : byTier),
   standsFree: true,
+  footBevels: () => true,
   framesItself: false,
   border: () => 'none',
   railsByStock: () => null,

@@ -1,6 +1,7 @@
 import { addLengths, type Length, nearestNanometer, type Result, subtractLengths, ZERO } from '~/length'
 import type { Design, Spacing, Survey } from '~/model'
 import type { Section, SectionPlace } from '../layout/layout'
+import { sway } from '../layout/lean'
 import { oneSection, sectionsBeside } from '../layout/sections'
 import { type Placement, placeStrips, shiftPlacement, type SpacingIssue, type SpanContext } from '../spacing'
 import { named } from '../strips/stripId'
@@ -58,6 +59,16 @@ function hasRoom(section: Section, { range }: LayInput): boolean {
   )
 }
 
+/** A section as far as uprights that lean keep clear of what bounds it; the wall's own ends are taken up in the field's. */
+function withinLean(section: Section, input: LayInput): Section {
+  const { range, left, right } = input
+  const atLeft = section.left > left ? sway(input, section.left, range).left : 0
+  const atRight = section.right < right ? sway(input, section.right, range).right : 0
+  return atLeft === 0 && atRight === 0
+    ? section
+    : { ...section, left: section.left - atLeft, right: section.right - atRight }
+}
+
 /** Uprights section by section, numbered from the left. */
 export function placeUprights(
   input: LayInput,
@@ -68,6 +79,7 @@ export function placeUprights(
   const all =
     design.sections === 'beside' ? sectionsBeside(left, right, range, obstacles) : oneSection(left, right)
   const sections = all
+    .map((section) => withinLean(section, input))
     .filter((section) => hasRoom(section, input))
     .map((section) => placeSection(section, place, input))
   const uprights = sections

@@ -35,6 +35,7 @@ const LETTERED: readonly Role[] = [
   'ledger',
   'filler',
   'cap',
+  'sideTrim',
 ]
 
 /** 0 -> A, 25 -> Z, 26 -> AA. */

@@ -24,6 +24,16 @@ export type EndCut =
       readonly hidden: Length
     }
   /**
+   * Mitred through a cap or shelf that lies flat, its front edge the long side, with a piece of the same board that returns from there
+   * to the wall: `depth` long at its own front. `hidden` is what that piece and the cut before it take off the board besides.
+   */
+  | {
+      readonly kind: 'returned'
+      readonly sawSettingDeg: number
+      readonly depth: Length
+      readonly hidden: Length
+    }
+  /**
    * Two cuts that meet in a point inside the width, where two things end the piece at once. `leftBack`, `meetBack` and
    * `rightBack` say how far the left edge, the meeting point and the right edge lie behind the end's long point.
    */
@@ -55,6 +65,8 @@ export function endCutKey(cut: EndCut): string {
       return `cope ${cut.sawSettingDeg.toFixed(2)}`
     case 'cornerMiter':
       return `corner ${cut.sawSettingDeg.toFixed(2)} ${cut.longSide}`
+    case 'returned':
+      return `returned ${cut.depth}`
     case 'twoCuts':
       return `two ${[cut.meetFromLeft, cut.leftBack, cut.meetBack, cut.rightBack].map((at) => Math.round(at / KEY_WITHIN)).join(' ')}`
   }

@@ -29,6 +29,7 @@ export const ROLES = [
   'boxStile',
   'boxRail',
   'filler',
+  'sideTrim',
 ] as const
 export type Role = (typeof ROLES)[number]
 
@@ -230,7 +231,7 @@ function faceCut(
 }
 
 function hiddenBy(cut: EndCut): number {
-  return cut.kind === 'scarf' || cut.kind === 'cornerMiter' ? cut.hidden : 0
+  return cut.kind === 'scarf' || cut.kind === 'cornerMiter' || cut.kind === 'returned' ? cut.hidden : 0
 }
 
 /** The same piece with an end of too many lines cut square at its short point: nothing is run over. */

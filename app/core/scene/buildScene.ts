@@ -115,7 +115,7 @@ function fieldNodes({ layout }: Plan): SceneNode[] {
     lines.followed.length === 0
       ? bendsWithin(shape.floor, layout.left, layout.right).map((x) => ({
           x,
-          y: profileAt(shape.floor, x) + lines.baseTop,
+          y: profileAt(shape.floor, x) + lines.build + lines.baseTop,
         }))
       : along(lines.baseTop)
   return [{ kind: 'field', id: 'field', polygon: [...low, ...along(top).reverse()] }]

@@ -1,7 +1,16 @@
 import { formatLength, type LengthFormat, type Tape } from '~/length'
 import type { Plan } from '../computePlan'
-import { type Datum, type Edge, heightMarks, type Hook, hookedAt, runningMarks } from '../marks/runningMarks'
+import {
+  type Datum,
+  type Edge,
+  edgesAlong,
+  heightMarks,
+  type Hook,
+  hookedAt,
+  runningMarks,
+} from '../marks/runningMarks'
 import { rulesOf } from '../patterns/rules'
+import { edgesAt } from '../layout/lean'
 import { baseAt } from '../survey/wallLines'
 
 /** How the marks on the rods are taken: from where, of which edge, along which line, and how they are written. */
@@ -50,7 +59,9 @@ export function rodNodes({ layout }: Plan, marking: Marking): (RodMark | HeightN
   const { datum, edge, hook, tape, format } = marking
   const marks = new Map(runningMarks(layout, datum, tape, hook).map((mark) => [mark.stripId, mark]))
   const zero = hookedAt(layout, datum, hook)
-  const strips = layout.uprights.flatMap(({ id, number, left, right }): RodMark[] => {
+  const strips = layout.uprights.flatMap((upright): RodMark[] => {
+    const { id, number } = upright
+    const { left, right } = edgesAlong(layout, upright, hook)
     const mark = marks.get(id)?.[edge]
     if (!mark) return []
     const markAt = datum === 'left' ? zero + mark.exact : zero - mark.exact
@@ -82,8 +93,11 @@ export function gapDimension(
   const [before, after] = [uprights[index], uprights[ofBoxes ? index : index + 1]]
   if (!before || !after) return null
   // of boxes it is the box itself that is sized, by its right side
-  const [left, right] = ofBoxes ? [before.left, before.right] : [before.right, after.left]
+  const middle = ofBoxes ? (before.left + before.right) / 2 : (before.right + after.left) / 2
+  const y = baseAt(lines, middle) + uprightFoot + (uprightHead - uprightFoot) * 0.58
+  const [left, right] = ofBoxes
+    ? [before.left, before.right]
+    : [edgesAt(layout, before, y).right, edgesAt(layout, after, y).left]
   if (right <= left) return null
-  const y = baseAt(lines, (left + right) / 2) + uprightFoot + (uprightHead - uprightFoot) * 0.58
   return { kind: 'dimension', id: 'gap', left, right, y, text: formatLength(right - left, format) }
 }

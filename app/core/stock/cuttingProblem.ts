@@ -1,5 +1,5 @@
 import type { Length } from '~/length'
-import type { Settings } from '~/model'
+import { type Settings, TAKEN_OFF } from '~/model'
 import type { CutRow } from '../pieces'
 
 /** What is to be cut from boards of one material. Lengths in nanometers. */
@@ -25,7 +25,9 @@ export interface CuttingProblem {
 /** One request per material of the cut list, in the order in which the list first names them. */
 export function boardRequests(cutList: readonly CutRow[], settings: Settings): BoardRequest[] {
   const { kerf, endTrim, offers } = settings.shop
-  return [...new Set(cutList.map((row) => row.materialId))].map((materialId) => ({
+  // trim that goes back is cut from itself
+  const bought = new Set(cutList.map((row) => row.materialId).filter((id) => id !== TAKEN_OFF))
+  return [...bought].map((materialId) => ({
     materialId,
     kerf,
     endTrim,

@@ -220,7 +220,8 @@ export function cutStrips(wanted: readonly Strip[], field: Field, rule?: Through
   }
   const cut = new Map<string, { part: string; pieces: Piece[] }[]>()
   strips.forEach((strip, index) => {
-    const crossed = (lands[index] ?? []).flatMap(facesAt)
+    const met = strip.yields ? strips.flatMap((other, i) => (other.yields ? [] : [i])) : (lands[index] ?? [])
+    const crossed = met.flatMap(facesAt)
     const pieces = cutStrip(strip, [...field.obstacles, ...crossed], field)
     const before = cut.get(strip.id)
     if (before) before.push({ part: strip.part, pieces })

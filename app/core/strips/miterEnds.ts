@@ -42,7 +42,10 @@ export function miterEnds(strips: readonly Strip[], crossings: readonly Crossing
       [j, atB],
     ] as const) {
       const strip = cut[index]
-      if (strip) cut[index] = { ...strip, [side]: { ...strip[side], lines: [line] } }
+      if (!strip) continue
+      // a corner of the frame is none of the room's: what was cut through the thickness there is cut no more
+      const { cut: _cut, ...end } = strip[side]
+      cut[index] = { ...strip, [side]: { ...end, lines: [line] } }
     }
   }
   return cut

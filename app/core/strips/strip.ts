@@ -31,6 +31,8 @@ export interface Strip {
   readonly joins: boolean
   /** Of two that cross the one of the lower tier runs through; null crosses nothing. */
   readonly tier: number | null
+  /** It ends at every other strip it meets, whichever way that lies. */
+  readonly yields?: true
 }
 
 /** Where a strip lies and how wide it is. */

@@ -20,6 +20,7 @@ export interface StripName {
     | 'box'
     | 'leftFiller'
     | 'rightFiller'
+    | 'sideTrim'
     | RailUse
   readonly number: number | null
 }

@@ -1,4 +1,5 @@
 import { FURNITURE, OPENINGS, PLATES, type Survey, type Thing } from '~/model'
+import { clearOf } from './heat'
 import { type Polygon, rectangle } from '../geometry'
 
 /** Something a strip can meet: its outline with casing, and what sort of thing it is; `strip` is one that runs through. */
@@ -57,15 +58,17 @@ export function outlineOf(thing: Thing): Polygon {
           { x: left, y: high },
         ]
   }
-  // a door's casing stands on the floor
-  const under = thing.kind === 'door' ? 0 : casing
-  return rectangle(left - casing, bottom - under, right + casing, top + casing)
+  // strips keep as far from heat as it asks for: what lies within belongs to it
+  const around = casing + clearOf(thing)
+  // a door's casing stands on the floor, and so does a fire
+  const under = thing.kind === 'door' || (clearOf(thing) > 0 && bottom <= 0) ? 0 : around
+  return rectangle(left - around, bottom - under, right + around, top + around)
 }
 
 /** What stays on the wall and strips can meet. */
 export function obstaclesOf(survey: Survey): Obstacle[] {
   return survey.things
-    .filter(({ kind, fate }) => fate !== 'remove' && !isFurniture(kind))
+    .filter(({ kind, fate }) => fate !== 'remove' && fate !== 'goesBack' && !isFurniture(kind))
     .map((thing) => ({
       id: thing.id,
       kind: thing.kind,

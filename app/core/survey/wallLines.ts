@@ -1,4 +1,4 @@
-import { type Length, nearestNanometer, ZERO } from '~/length'
+import { type Length, nearestNanometer, subtractLengths, ZERO } from '~/length'
 import type { LevelRule, Survey, Thing } from '~/model'
 import { bendsWithin, type Profile, profileAt } from './profile'
 import { clearSpan, type WallShape } from './wallShape'
@@ -44,6 +44,8 @@ export interface WallLines {
   readonly left: Length
   readonly right: Length
   readonly floor: Length
+  /** How far the floor that heights go by will lie above the one there is; 0 where none is to come. */
+  readonly build: Length
   /** Top of what stays at the foot: the kept baseboard, else the floor. */
   readonly baseTop: Length
   /** The lowest underside of what stays at the head: the kept crown, else the ceiling. */
@@ -104,9 +106,20 @@ function stairCourses(shape: WallShape, steps: readonly Thing[], left: number, r
   return courses
 }
 
+/**
+ * What a layout stands on, above the floor that will be: what shows of the kept baseboard, else that floor; else the floor there is,
+ * below it, where the floor is laid up against the trim.
+ */
+function footOf({ baseboard, floorToCome }: Survey): Length {
+  const base = baseboard?.fate === 'keep' ? baseboard.height : ZERO
+  if (!floorToCome) return base
+  const shows = subtractLengths(base, floorToCome.build)
+  return shows > 0 || floorToCome.when === 'against' ? shows : ZERO
+}
+
 /** Reads the bounding lines off a survey, for strips that go between two heights. */
 export function wallLines(survey: Survey, shape: WallShape, rule: LevelRule): WallLines {
-  const baseHeight = survey.baseboard?.fate === 'keep' ? survey.baseboard.height : ZERO
+  const build = survey.floorToCome?.build ?? ZERO
   const crown = survey.crown?.fate === 'keep' ? survey.crown.height : ZERO
   const span = clearSpan(shape, 0, survey.height)
   // the rails reach to the widest places, so the lines rest on floor and ceiling that far
@@ -116,9 +129,14 @@ export function wallLines(survey: Survey, shape: WallShape, rule: LevelRule): Wa
     ({ kind, fate, bottom }) => kind === 'cutOff' && fate !== 'remove' && bottom <= 0,
   )
   const follows = rule === 'floor' && steps.some(({ slope }) => slope !== null)
-  const courses = follows
+  const present = follows
     ? stairCourses(shape, steps, farLeft, widest)
     : [{ left: farLeft, right: widest, line: baseLine(shape, rule, farLeft, widest) }]
+  // heights go by the floor that will be
+  const courses = present.map((course) => ({
+    ...course,
+    line: build === 0 ? course.line : { ...course.line, at0: course.line.at0 + build },
+  }))
   const base = courses[0]?.line ?? { at0: 0, slope: 0 }
   const ceiling = Math.min(
     ...courses.flatMap(({ left, right, line }) =>
@@ -132,14 +150,15 @@ export function wallLines(survey: Survey, shape: WallShape, rule: LevelRule): Wa
     left: nearestNanometer(span.left),
     right: nearestNanometer(span.right),
     floor: ZERO,
-    baseTop: baseHeight,
+    build,
+    baseTop: footOf(survey),
     headLine: nearestNanometer(ceiling - crown),
     ceiling: nearestNanometer(ceiling),
   }
 }
 
-/** A part of the wall's height, floor to ceiling, to the nearest nanometer. */
+/** A part of the wall's height, from the floor that will be to the ceiling, to the nearest nanometer. */
 export function partOfHeight(survey: Survey, rule: 'third' | 'half' | 'twoThirds'): Length {
   const part = { third: 1 / 3, half: 1 / 2, twoThirds: 2 / 3 }[rule]
-  return nearestNanometer(survey.height * part)
+  return nearestNanometer((survey.height - (survey.floorToCome?.build ?? 0)) * part)
 }

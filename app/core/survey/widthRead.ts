@@ -47,6 +47,7 @@ function casingAt(survey: Survey, end: (typeof ENDS)[number], width: Length): Th
     thickness: inches(0.75),
     casing: ZERO,
     fate: 'keep',
+    clear: null,
     slope: null,
     fromRight: null,
     fromTop: null,

@@ -54,7 +54,7 @@ describe('documents of version 1', () => {
     const design = readDesign(stored1)
     const { version: _, ...had } = stored1
     // what has come since starts as it does in a new design
-    expect(inForce(design)).toEqual({ ...had, schools: [] })
+    expect(inForce(design)).toEqual({ ...had, schools: [], stand: { kind: 'plumb' }, unflat: 'proposed' })
     expect(Object.keys(design.patterns)).toEqual(['grid'])
   })
 

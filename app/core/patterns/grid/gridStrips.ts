@@ -1,5 +1,8 @@
+import type { Design } from '~/model'
+import type { ThroughRule } from '../../strips/crossings'
 import { roundPoint } from '../../geometry'
 import { type Band, bandEdge, type LaidOut } from '../../layout/layout'
+import { leanedTo } from '../../layout/lean'
 import { reachesHead } from '../../layout/uprightStrip'
 import { miteredFrame } from '../../strips/miteredFrame'
 import type { Strip } from '../../strips/strip'
@@ -7,6 +10,8 @@ import { named } from '../../strips/stripId'
 import { courseAt, onLine } from '../../survey/wallLines'
 import type { PatternRules } from '../patternRules'
 import { standingStrips, TIERS } from '../standingStrips'
+import { UPRIGHT_RULES } from '../uprightRules'
+import { isThreeSided } from './layGrid'
 
 /** A mitred border: a frame of its own, on which the grid's inner strips land; null where too little is left for one. */
 function miteredBorder(layout: LaidOut): Strip[] | null {
@@ -15,8 +20,11 @@ function miteredBorder(layout: LaidOut): Strip[] | null {
   const [first, last] = [layout.uprights[0], layout.uprights[layout.uprights.length - 1]]
   if (!low || !high || low === high || !first || !last || first === last) return null
   // along a floor that falls the border's corners are not square, and are halved as they are
-  const corner = (band: Band, edge: 'bottom' | 'top', x: number) =>
-    roundPoint({ x, y: onLine(bandEdge(band, courseAt(layout.lines, x), edge), x) })
+  const corner = (band: Band, edge: 'bottom' | 'top', x: number) => {
+    const line = bandEdge(band, courseAt(layout.lines, x), edge)
+    const at = leanedTo(layout, x, onLine(line, x))
+    return roundPoint({ x: at, y: onLine(line, at) })
+  }
   const outline = [
     corner(low, 'bottom', first.left),
     corner(low, 'bottom', last.right),
@@ -39,9 +47,19 @@ function miteredBorder(layout: LaidOut): Strip[] | null {
   })
 }
 
+/** The corners of a border's head and its side stiles are mitred; all else meets as the design has it. */
+export function miteredHead(design: Design): ThroughRule {
+  const rest = UPRIGHT_RULES.through(design)
+  const isSide = ({ tier, role }: Strip) => tier === TIERS.side && role === 'stile'
+  return (a, b, place) =>
+    (isSide(a) && b.role === 'border') || (isSide(b) && a.role === 'border') ? 'miter' : rest(a, b, place)
+}
+
 /** A grid's strips: its border, mitred or with rails over the stiles, and what lands inside it. */
 export function gridStrips(layout: LaidOut, rules: PatternRules): Strip[] {
   const { uprights, bands, design } = layout
+  // a head is mitred to two stiles, or to none
+  const hasSides = design.border === 'butt' || (isThreeSided(design.border) && uprights.length > 1)
   const frame = design.border === 'miter' ? miteredBorder(layout) : null
   if (frame)
     return standingStrips(layout, rules, {
@@ -50,6 +68,7 @@ export function gridStrips(layout: LaidOut, rules: PatternRules): Strip[] {
       bands: bands.filter(({ role }) => role !== 'border'),
     })
   return standingStrips(layout, rules, {
-    sides: design.border === 'butt' || design.border === 'threeSided' ? [uprights[0], uprights.at(-1)] : [],
+    sides: hasSides ? [uprights[0], uprights.at(-1)] : [],
+    sidesFirst: design.border === 'threeSidedMiter',
   })
 }

@@ -12,6 +12,11 @@ function hasFoot(border: Design['border']): boolean {
   return border === 'butt' || border === 'miter'
 }
 
+/** A border without a rail at its foot: it stands on what stays there. */
+export function isThreeSided(border: Design['border']): boolean {
+  return border === 'threeSided' || border === 'threeSidedMiter'
+}
+
 /** How many rails rows take: those between them, and the border's. */
 export function railsOf(rows: number, border: Design['border']): number {
   return rows - 1 + (border === 'none' ? 0 : hasFoot(border) ? 2 : 1)
@@ -83,6 +88,7 @@ export function gridRails(
       bottom: edge,
       top: addLengths(edge, material.width),
       held: isTop ? 'top' : 'bottom',
+      standsOut: material.thickness,
     }
   })
   return { bands, issue: null }

@@ -1,8 +1,8 @@
 import type { Design, Ends } from '~/model'
 import type { PatternRules } from '../patternRules'
 import { UPRIGHT_RULES, usualFoot, usualGaps } from '../uprightRules'
-import { gridStrips } from './gridStrips'
-import { asColumns, layGrid } from './layGrid'
+import { gridStrips, miteredHead } from './gridStrips'
+import { asColumns, isThreeSided, layGrid } from './layGrid'
 
 /** With a border its stiles stand at the walls, without one a cell does. */
 const givenEnds = ({ border }: Design): Ends => (border === 'none' ? 'gap' : 'strip')
@@ -24,6 +24,9 @@ export const grid: PatternRules = {
   }),
   spacing: ({ spacing, border }) => asColumns(spacing, border !== 'none'),
   givenEnds,
+  footBevels: ({ border }) => isThreeSided(border),
+  through: (design) =>
+    design.border === 'threeSidedMiter' ? miteredHead(design) : UPRIGHT_RULES.through(design),
   standsFree: false,
   framesItself: true,
   border: ({ border }) => border,

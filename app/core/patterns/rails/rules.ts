@@ -28,4 +28,5 @@ export const rails: PatternRules = {
   withHeight: ({ rails: [first, ...others] }, top) =>
     first ? { rails: [{ ...first, top }, ...others] } : { height: top },
   standsFree: false,
+  footBevels: () => false,
 }
