@@ -6,7 +6,7 @@ import { flatFindings } from './findings/flatFindings'
 import { floorFindings, returningFindings } from './findings/groundFindings'
 import { heatFindings } from './findings/heatFindings'
 import { leanFindings } from './findings/leanFindings'
-import { ledgeFindings } from './findings/ledgeFindings'
+import { edgeFindings, ledgeFindings } from './findings/ledgeFindings'
 import type { Finding, Severity } from './findings/finding'
 import { heightFindings } from './findings/heightFindings'
 import { meetingFindings } from './findings/meetingFindings'
@@ -66,6 +66,7 @@ export function computePlan(workpiece: Workpiece): Plan {
     ...returningFindings(workpiece, pieces),
     ...ledgeFindings(workpiece, layout, pieces),
     ...leanFindings(workpiece, layout),
+    ...edgeFindings(workpiece, pieces),
     ...boardFindings(workpiece, layout, pieces),
     ...widthFindings(workpiece, layout),
     ...cornerFindings(workpiece, layout, pieces),

@@ -13,6 +13,7 @@ const PARTS: Readonly<Record<ChangedPart, string>> = {
   'survey.turns': 'corners of the room',
   'survey.flatness': 'how flat the wall is',
   'survey.floorToCome': 'floor to come',
+  'survey.readAgain': 'what was read again',
   'survey.overruled': 'what was overruled',
   'design.pattern': 'pattern',
   'design.battenMaterial': 'material',

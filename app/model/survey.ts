@@ -67,6 +67,11 @@ export function surveySchema(length: LengthSchema) {
     flatness: z.array(flatnessSchema(length)).max(LIMITS.flatness).default([]),
     /** A floor that is still to come; heights go by it, readings by the one there is. */
     floorToCome: floorToComeSchema(length).nullable().default(null),
+    /** Figures that were read a second time and agreed; each holds as long as the figure is the same. */
+    readAgain: z
+      .array(z.strictObject({ key: z.string().min(1).max(200), value: length }))
+      .max(LIMITS.readings)
+      .default([]),
     overruled: z.array(overruledSchema(length)).max(LIMITS.overruled).default([]),
   })
 }
@@ -96,6 +101,7 @@ export function blankSurvey(): Survey {
     widthsBefore: [],
     flatness: [],
     floorToCome: null,
+    readAgain: [],
     overruled: [],
   }
 }

@@ -4,6 +4,7 @@ import { FIXINGS, NOT_WALKED, type Workpiece, withDesign } from '~/model'
 import { anyMeetingWall, runs } from '../../../tests/anyWall'
 import { thing, wallOf } from '../../../tests/namedWalls'
 import { computePlan } from '../computePlan'
+import { stuffOf } from '../layout/returning'
 import { boundsOf } from '../geometry'
 import { keepOutsOf } from '../survey/keepOuts'
 import { fixingOf, longestNail, rowFixings } from './fixing'
@@ -29,7 +30,7 @@ describe('a caution that can hurt: nothing is driven over a keep-out', () => {
         const { pieces } = computePlan(workpiece)
         const outlines = keepOutsOf(workpiece.wall.survey).map(({ outline }) => boundsOf(outline))
         for (const piece of pieces) {
-          const material = workpiece.settings.materials.find(({ id }) => id === piece.materialId)
+          const material = stuffOf(piece, workpiece)
           if (!material) throw new Error('no material')
           const advice = fixingOf(piece, material, workpiece)
           expect(advice.nail ?? 0).toBeLessThanOrEqual(longestNail(material.thickness, inches(0.5)))

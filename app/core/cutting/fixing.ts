@@ -1,5 +1,6 @@
 import { addLengths, inches, type Length, nearestNanometer } from '~/length'
 import { type Fixing, type Material, type Survey, type Workpiece, inForce } from '~/model'
+import { stuffOf } from '../layout/returning'
 import type { CutRow, Piece } from '../pieces'
 import { boundsOf } from '../geometry'
 import { keepOutsOf } from '../survey/keepOuts'
@@ -142,15 +143,14 @@ export interface RowFixing {
 
 /** How the pieces of a row go on: cut alike is not fixed alike, so each is asked for by itself. */
 export function rowFixings(
-  row: Pick<CutRow, 'pieceIds' | 'materialId'>,
+  row: Pick<CutRow, 'pieceIds'>,
   pieces: readonly Piece[],
   workpiece: Workpiece,
 ): RowFixing[] {
-  const material = workpiece.settings.materials.find(({ id }) => id === row.materialId)
-  if (!material) return []
   const groups = new Map<string, RowFixing>()
   for (const piece of pieces) {
-    if (!row.pieceIds.includes(piece.id)) continue
+    const material = row.pieceIds.includes(piece.id) ? stuffOf(piece, workpiece) : undefined
+    if (!material) continue
     const advice = fixingOf(piece, material, workpiece)
     const key = JSON.stringify([advice.fixing, advice.why, advice.nail, advice.clearOf])
     const known = groups.get(key)

@@ -1,5 +1,6 @@
 import { type FlatWay, inForce, type Workpiece } from '~/model'
 import { unitVector } from '../geometry'
+import { stuffOf } from '../layout/returning'
 import type { Piece } from '../pieces'
 import { type Behind, behindStrip, canPull, flatWayOf, unevennesses } from '../survey/flatness'
 
@@ -33,12 +34,11 @@ export function flatAdvice(pieces: readonly Piece[], { wall, settings }: Workpie
   const all = unevennesses(wall.survey.flatness)
   if (all.length === 0) return []
   const { unflat } = inForce(wall.design)
-  const thicknessOf = new Map(settings.materials.map(({ id, thickness }) => [id, thickness]))
   return pieces.flatMap((piece) => {
     const [from, to] = centerLine(piece)
     return (['hollow', 'belly'] as const).flatMap((shape): FlatAdvice[] => {
       const behind = behindStrip(all, shape, from, to)
-      const thickness = thicknessOf.get(piece.materialId)
+      const thickness = stuffOf(piece, { wall, settings })?.thickness
       const proposed = behind && thickness !== undefined ? flatWayOf(behind, thickness, settings) : null
       if (!behind || !proposed || thickness === undefined) return []
       const way = unflat === 'proposed' ? proposed : unflat

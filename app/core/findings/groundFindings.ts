@@ -1,7 +1,7 @@
 import { type Length, nearestNanometer } from '~/length'
 import { inForce, type Workpiece } from '~/model'
 import type { Layout } from '../layout/layout'
-import { lengthBefore } from '../layout/returning'
+import { lengthBefore, returningId } from '../layout/returning'
 import type { Piece } from '../pieces'
 import { rulesOf } from '../patterns/rules'
 import type { Finding, WayOut } from './finding'
@@ -97,7 +97,7 @@ export function returningFindings({ wall }: Workpiece, pieces: readonly Piece[])
   return things
     .filter(({ fate }) => fate === 'goesBack')
     .map((thing): Finding => {
-      const own = pieces.filter(({ stripId }) => stripId === `back.${thing.id}`)
+      const own = pieces.filter(({ stripId }) => stripId === returningId(thing.id))
       const length = own.reduce((sum, { longLength }) => sum + longLength, 0)
       const about = { stage: 'layout' as const, stripIds: own.slice(0, 1).map(({ stripId }) => stripId) }
       if (own.length === 0)

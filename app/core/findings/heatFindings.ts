@@ -1,6 +1,7 @@
 import { type Length, nearestNanometer } from '~/length'
 import type { Edit, Survey, Thing, Workpiece } from '~/model'
 import { boundsOf, distanceBetween, rectangle } from '../geometry'
+import { stuffOf } from '../layout/returning'
 import type { Layout } from '../layout/layout'
 import type { Piece } from '../pieces'
 import { clearOf, isHeat, spaceNeeded, usualClear } from '../survey/heat'
@@ -17,22 +18,22 @@ function put({ things }: Survey, thing: Thing, patch: Partial<Thing>): Edit[] {
 }
 
 /** How far a piece stands out from the wall. */
-function standsOut({ stripId, materialId }: Piece, layout: Layout): Length {
-  const band = layout.bands.find(({ id }) => id === stripId)
-  return nearestNanometer(band?.standsOut ?? layout.materials.get(materialId)?.thickness ?? 0)
+function standsOut(piece: Piece, layout: Layout, workpiece: Workpiece): Length {
+  const band = layout.bands.find(({ id }) => id === piece.stripId)
+  return nearestNanometer(band?.standsOut ?? stuffOf(piece, workpiece)?.thickness ?? 0)
 }
 
 /** The rounding of one figure. */
 const ROUNDING = 1_000
 
 /** What of the pieces lies nearer to one source of heat than it may. */
-function nearest(thing: Thing, layout: Layout, pieces: readonly Piece[]) {
+function nearest(thing: Thing, layout: Layout, pieces: readonly Piece[], workpiece: Workpiece) {
   if (!isHeat(thing.kind)) return null
   const { kind, left, bottom, width, height } = thing
   const itself = rectangle(left, bottom, left + width, bottom + height)
   const tooNear = pieces
     .map((piece) => {
-      const out = standsOut(piece, layout)
+      const out = standsOut(piece, layout, workpiece)
       const asked = kind === 'fireplace' ? spaceNeeded(kind, out) : nearestNanometer(clearOf(thing))
       return { piece, out, asked, space: distanceBetween(piece.polygon, itself) }
     })
@@ -54,8 +55,8 @@ function leavesNothing(thing: Thing, layout: Layout): boolean {
  * Fireplaces, stoves, radiators and heaters: what is kept clear of each is said, with the caution that local code and the maker's
  * word come first; a piece that lies nearer, or stands out too far within 12 in of a fire, stops the work.
  */
-export function heatFindings({ wall }: Workpiece, layout: Layout, pieces: readonly Piece[]): Finding[] {
-  const { survey } = wall
+export function heatFindings(workpiece: Workpiece, layout: Layout, pieces: readonly Piece[]): Finding[] {
+  const { survey } = workpiece.wall
   return survey.things.flatMap((thing): Finding[] => {
     const { id, kind, fate } = thing
     if (!isHeat(kind) || fate === 'remove' || fate === 'goesBack') return []
@@ -64,7 +65,7 @@ export function heatFindings({ wall }: Workpiece, layout: Layout, pieces: readon
       says: { code: 'keepClear', clear: by },
       edits: put(survey, thing, { clear: by }),
     })
-    const found = nearest(thing, layout, pieces)
+    const found = nearest(thing, layout, pieces, workpiece)
     return [
       {
         stage: 'layout',

@@ -3,6 +3,7 @@ import { type Edit, inForce, type Ledge, type Workpiece } from '~/model'
 import { type Bracket, bracketsOf } from '../layout/brackets'
 import type { Band, Layout } from '../layout/layout'
 import type { Piece } from '../pieces'
+import { edgesThatDiffer } from '../stock/preparing'
 import { isOpening } from '../survey/obstacles'
 import type { Finding, WayOut } from './finding'
 
@@ -142,6 +143,22 @@ function ofBand(
       waysOut: [{ says: { code: 'noBrackets' }, edits: ledgeEdit(workpiece, band, { brackets: null }) }],
     })
   return findings
+}
+
+/** Eased edges and sharp ones on one wall. */
+export function edgeFindings(workpiece: Workpiece, pieces: readonly Piece[]): Finding[] {
+  const differ = edgesThatDiffer(pieces, workpiece)
+  return differ
+    ? [
+        {
+          stage: 'buy',
+          severity: 'watch',
+          says: { code: 'edgesDiffer', ...differ },
+          stripIds: [],
+          waysOut: [],
+        },
+      ]
+    : []
 }
 
 /** Caps and shelves that lie flat: how far they stand out past rail and casing, what holds them, and what can't be. */

@@ -15,7 +15,7 @@ import { unitVector } from '../geometry'
 function leftBy({ shape, lines, left, right }: Layout): { gap: number; outOfLevel: number } {
   return {
     // along a stair the base line is the floor's own
-    gap: lines.followed.length > 0 ? 0 : spaceUnder(shape, lines.base, left, right) - lines.build,
+    gap: lines.followed.length > 0 ? 0 : spaceUnder(shape, lines, left, right),
     outOfLevel: Math.abs(lines.base.slope) * (right - left),
   }
 }

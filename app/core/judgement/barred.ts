@@ -11,17 +11,19 @@ export interface Barred {
   readonly to: number
 }
 
-/** What something takes of the base line, for strips that lean: from where to where an edge would come to lie over it. */
-function leanedOver(
+/** Places on the base line where a strip's left edge makes it lie over a line up the wall, at any of these heights. */
+function overLine(
   layout: Layout,
-  { left, right, bottom, top }: ReturnType<typeof boundsOf>,
-  range: { readonly bottom: number; readonly top: number },
-): { left: number; right: number } {
-  if (!isLeaning(layout.lean)) return { left, right }
-  const heights = { bottom: Math.max(bottom, range.bottom), top: Math.min(top, range.top) }
+  x: number,
+  stripWidth: number,
+  heights: { readonly bottom: number; readonly top: number },
+): { from: number; to: number } {
+  if (!isLeaning(layout.lean)) return { from: x - stripWidth, to: x }
+  // by the lean of strips to either side of the line: shared out it differs from one to the next
+  const sways = [x - stripWidth, x + stripWidth].map((at) => sway(layout, at, heights))
   return {
-    left: left - sway(layout, left, heights).right,
-    right: right - sway(layout, right, heights).left,
+    from: x - stripWidth - Math.max(...sways.map(({ right }) => right)),
+    to: x - Math.min(...sways.map(({ left }) => left)),
   }
 }
 
@@ -35,21 +37,22 @@ export function barredFor(
   const { clearance } = design.judgement
   return layout.obstacles.flatMap((obstacle): Barred[] => {
     if (design.meets[obstacle.id] !== undefined || obstacle.fate === 'cutRound') return []
-    const bounds = boundsOf(obstacle.outline)
-    const { bottom, top } = bounds
+    const { left, right, bottom, top } = boundsOf(obstacle.outline)
     const room = obstacle.plate ? clearance : 0
     if (top + room <= range.bottom || bottom - room >= range.top) return []
-    const { left, right } = leanedOver(layout, bounds, range)
+    const heights = { bottom: Math.max(bottom, range.bottom), top: Math.min(top, range.top) }
+    const [low, high] = [left, right].map((x) => overLine(layout, x, stripWidth, heights))
+    if (!low || !high) return []
     const bar = (from: number, to: number): Barred => ({
       thingId: obstacle.id,
       plate: obstacle.plate,
       from,
       to,
     })
-    if (obstacle.plate) return [bar(left - stripWidth - clearance, right + clearance)]
+    if (obstacle.plate) return [bar(low.from - clearance, high.to + clearance)]
     // a strip ends at what covers it from edge to edge; half over it is what looks wrong
-    if (right - left < stripWidth) return [bar(left - stripWidth, right)]
-    return [bar(left - stripWidth, left), bar(right - stripWidth, right)]
+    if (right - left < stripWidth) return [bar(low.from, high.to)]
+    return [bar(low.from, low.to), bar(high.from, high.to)]
   })
 }
 

@@ -83,7 +83,7 @@ function checkWay(workpiece: Workpiece, plan: Plan, finding: Finding, { says, ed
     case 'useLevelRule': {
       const { lines, shape, left, right } = layout
       near(says.outOfLevel, Math.abs(lines.base.slope) * (right - left), what)
-      if (lines.followed.length === 0) near(says.gap, spaceUnder(shape, lines.base, left, right), what)
+      if (lines.followed.length === 0) near(says.gap, spaceUnder(shape, lines, left, right), what)
       return
     }
     case 'moveBox':

@@ -38,8 +38,9 @@ export function hookedAt(layout: Layout, datum: Datum, hook: Hook): number {
 
 /** An upright's two edges along the line the tape is hooked on, as places along the wall. */
 export function edgesAlong(layout: Layout, upright: Upright, hook: Hook): { left: number; right: number } {
-  if (rulesOf(layout).places !== 'uprights') return upright
-  const middle = (upright.left + upright.right) / 2
+  const { left, right } = upright
+  if (rulesOf(layout).places !== 'uprights') return { left, right }
+  const middle = (left + right) / 2
   const lift = hook === 'foot' ? layout.uprightFoot : layout.uprightHead
   const y = typeof hook === 'object' ? hook.height : baseAt(layout.lines, middle) + lift
   return edgesAt(layout, upright, y)

@@ -2,7 +2,8 @@ import fc from 'fast-check'
 import { inches } from '~/length'
 import { anyMeetingWall } from '../../../tests/anyWall'
 import { computePlan } from '../computePlan'
-import { runningMarks } from '../marks/runningMarks'
+import { edgesAt } from '../layout/lean'
+import { edgesAlong, runningMarks } from '../marks/runningMarks'
 import { nodeBounds, sceneBounds } from './bounds'
 import { buildScene } from './buildScene'
 import { gapDimension, type Marking } from './rods'
@@ -58,7 +59,7 @@ describe('a scene', () => {
           )
           for (const { stripId, markAt, left, right } of rods) {
             const strip = layout.uprights.find(({ id }) => id === stripId)
-            expect([left, right]).toEqual([strip?.left, strip?.right])
+            expect({ left, right }).toEqual(strip && edgesAlong(layout, strip, 'foot'))
             // near is the edge nearest to the corner the tape is hooked in
             const edges = datum === 'left' ? { near: left, far: right } : { near: right, far: left }
             const wanted = edge === 'center' ? (left + right) / 2 : edges[edge]
@@ -86,7 +87,13 @@ describe('a scene', () => {
         const gap = gapDimension(plan, uprights[pick]?.id ?? null, marking('left', 'near').format)
         if (!gap) return
         expect(gap.right).toBeGreaterThan(gap.left)
-        const faces = new Set(uprights.flatMap(({ left, right }) => [left, right]))
+        // where strips lean their edges are where they are at that height
+        const isBoxes = workpiece.wall.design.pattern === 'boxes'
+        const faces = new Set(
+          uprights
+            .map((each) => (isBoxes ? each : edgesAt(plan.layout, each, gap.y)))
+            .flatMap(({ left, right }) => [left, right]),
+        )
         expect([faces.has(gap.left as never), faces.has(gap.right as never)]).toEqual([true, true])
         expect(gap.right - gap.left).toBeLessThan(inches(1000))
       }),

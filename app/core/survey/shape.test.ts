@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { inches, toInches } from '~/length'
+import { inches, toInches, ZERO } from '~/length'
 import { reading, thing, wallOf } from '../../../tests/namedWalls'
 import { signedArea } from '../geometry'
 import { keepOutsOf } from './keepOuts'
@@ -107,7 +107,7 @@ describe('the base line', () => {
         (x) => onLine(base, x) - profileAt(shape.floor, x),
       )
       expect(Math.min(...above)).toBeCloseTo(0, 3)
-      expect(spaceUnder(shape, base, 0, survey.width)).toBeCloseTo(Math.max(...above), 3)
+      expect(spaceUnder(shape, { base, build: ZERO }, 0, survey.width)).toBeCloseTo(Math.max(...above), 3)
     }
   })
 })

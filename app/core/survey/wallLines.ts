@@ -73,9 +73,14 @@ export function baseLine(shape: WallShape, rule: LevelRule, left: number, right:
 }
 
 /** The greatest space under the base line: what is left to caulk or scribe where a rail stands on the floor. */
-export function spaceUnder(shape: WallShape, base: RuleLine, left: number, right: number): number {
+export function spaceUnder(
+  shape: WallShape,
+  { base, build }: Pick<WallLines, 'base' | 'build'>,
+  left: number,
+  right: number,
+): number {
   return Math.max(
-    ...bendsWithin(shape.floor, left, right).map((x) => onLine(base, x) - profileAt(shape.floor, x)),
+    ...bendsWithin(shape.floor, left, right).map((x) => onLine(base, x) - build - profileAt(shape.floor, x)),
   )
 }
 
