@@ -1,6 +1,8 @@
 import { formatLengthWithUnit, type LengthFormat, type Result, type TapeReading, tickOf } from '~/length'
 import type { JobFile, Settings, WallDocument } from '~/model'
 import { computePlan } from './computePlan'
+import { saidOfWall } from './planWall'
+import { said } from './saidLength'
 import {
   headLessFoot,
   heightMarks,
@@ -11,16 +13,6 @@ import {
 } from './marks/runningMarks'
 import type { Lap, Notch } from './pieces'
 import { type BoardIssue, type BoardPlan, boardRequests, planBoards, type SolveInteger } from './stock'
-
-/** A length in a plan file: exact, and as it is printed. */
-interface SaidLength {
-  readonly nm: number
-  readonly text: string
-}
-
-function said(nm: number, format: LengthFormat): SaidLength {
-  return { nm, text: formatLengthWithUnit(nm, format) }
-}
 
 function marked({ exact, tick, side }: TapeReading, format: LengthFormat) {
   return { nm: exact, text: formatLengthWithUnit(tick, format), tick, side }
@@ -103,7 +95,11 @@ async function planWall(wall: WallDocument, settings: Settings, solve: SolveInte
     heights: heightMarks(layout, settings.tape).map(({ id, reading }) => ({
       id,
       ...marked(reading, format),
+      ...(layout.lines.build > 0
+        ? { fromPresentFloor: said(reading.exact + layout.lines.build, format) }
+        : {}),
     })),
+    ...saidOfWall({ wall, settings }, plan, format),
     spacer: spacer && {
       length: marked(spacer.length, format),
       checks: spacer.checks.map(({ stripId, near }) => ({ strip: stripId, ...marked(near, format) })),

@@ -81,6 +81,8 @@ export interface WallStageProps {
   /** Keep-outs shown; the wall's deviations shown, made larger. */
   readonly behind?: boolean
   readonly deviation?: boolean
+  /** Hollows and bellies shaded boldly. */
+  readonly flat?: boolean
   /** Drawn over the wall, such as grips of the stage at work. */
   readonly over?: (frame: Frame) => React.ReactNode
 }
@@ -96,6 +98,7 @@ export function WallStage({
   labels,
   behind = false,
   deviation = false,
+  flat = false,
   over,
 }: WallStageProps) {
   const preview = usePreview()
@@ -171,6 +174,7 @@ export function WallStage({
           onPick={pick}
           behind={behind}
           deviation={deviation}
+          flat={flat}
         />
         {ghost ? <GhostView scene={ghost} frame={frame} palette={SCREEN} /> : null}
         {labels ? <StripLabels scene={scene} frame={frame} palette={SCREEN} labels={labels} /> : null}

@@ -35,6 +35,8 @@ export const keptText = {
   fillersOff: 'Without them',
   levelRule: LEVEL,
   levelOff: 'Dead level',
+  unflat: (way: string) => `Over hollows and bellies, all strips alike: ${way}.`,
+  unflatOff: 'As proposed for each',
   locked: 'Its counts are locked: no match of the room changes them.',
   lockedOff: 'Unlock',
   apart: 'It is left out of the room’s matches and its order of fitting.',

@@ -7,7 +7,12 @@ export const tapeSide = { on: '', over: 'a little over', under: 'a little under'
 
 /** What the stage of marks says. */
 export const markText = {
-  floor: 'Heights from the finished floor',
+  floorOf: (which: 'floor' | 'present' | 'only') =>
+    ({
+      floor: 'Heights from the floor that will be',
+      present: 'Heights from the floor there is',
+      only: 'Heights from the finished floor',
+    })[which],
   laser: (height: number, w: Wording) =>
     `Heights from the laser line, which stands ${sayWithUnit(height, w)} up from the finished floor at the left corner`,
   count: (done: number, all: number) =>

@@ -1,5 +1,7 @@
 import type { ProposalCards } from '~/core/judgement/cards'
 import type { HeightProposal } from '~/core/judgement/heights'
+import type { Suspect } from '~/core/asbuilt/matters'
+import type { Length } from '~/length'
 import type { Workpiece } from '~/model'
 import { keptWorker, type WorkerJob } from './keptWorker'
 import type { ProposalsWorker } from './proposals.worker'
@@ -16,4 +18,15 @@ export function searchProposals(workpiece: Workpiece): WorkerJob<ProposalCards> 
 /** Works out what usual and economical heights would waste, in a worker. */
 export function searchHeights(workpiece: Workpiece): WorkerJob<readonly HeightProposal[]> {
   return proposals.run((remote) => remote.heights(workpiece) as Promise<readonly HeightProposal[]>)
+}
+
+/** Works out what a miss of each figure read but once would spoil, in a worker. */
+export function searchMatters({
+  workpiece,
+  misses,
+}: {
+  readonly workpiece: Workpiece
+  readonly misses: readonly Length[]
+}): WorkerJob<readonly Suspect[]> {
+  return proposals.run((remote) => remote.matters(workpiece, misses) as Promise<readonly Suspect[]>)
 }

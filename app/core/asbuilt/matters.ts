@@ -1,4 +1,4 @@
-import { type Length, nearestNanometer, subtractLengths } from '~/length'
+import { inches, type Length, millimeters, nearestNanometer, subtractLengths } from '~/length'
 import { FURNITURE, type LengthReading, type Survey, type Thing, type Workpiece } from '~/model'
 import { cutWall } from '../layout/cutWall'
 import { endCutKey, type Piece, sameRecesses } from '../pieces'
@@ -205,4 +205,9 @@ function compareMisses(a: readonly Spoiled[], b: readonly Spoiled[]): number {
     if (isWorse(other, mine)) return 1
   }
   return 0
+}
+
+/** So far off is how far one misreads a tape: the misses that are planned for. */
+export function usualMisses(units: Workpiece['settings']['units']) {
+  return units === 'mm' ? [millimeters(3), millimeters(6)] : [inches(1 / 8), inches(1 / 4)]
 }

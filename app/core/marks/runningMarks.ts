@@ -93,8 +93,8 @@ export interface HeightMark {
   readonly reading: TapeReading
 }
 
-/** The heights on the height rod, from the floor up; each line once. */
-export function heightMarks(layout: Layout, tape: Tape): HeightMark[] {
+/** The heights on the height rod, from the floor up; each line once. `above` is how far below that floor they are measured from. */
+export function heightMarks(layout: Layout, tape: Tape, above = 0): HeightMark[] {
   const { lines } = layout
   const found: { id: string; what: HeightMark['what']; bandId?: string; row?: number; y: number }[] = []
   if (lines.baseTop > lines.floor) found.push({ id: 'baseTop', what: 'baseTop', y: lines.baseTop })
@@ -126,7 +126,7 @@ export function heightMarks(layout: Layout, tape: Tape): HeightMark[] {
       what,
       ...(bandId ? { bandId } : {}),
       ...(row ? { row } : {}),
-      reading: readOnTape(y, tape),
+      reading: readOnTape(y + above, tape),
     }))
 }
 

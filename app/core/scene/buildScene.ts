@@ -1,7 +1,9 @@
 import { rulesOf } from '../patterns/rules'
-import type { Survey, Thing } from '~/model'
+import type { Flatness, Survey, Thing } from '~/model'
 import type { Plan } from '../computePlan'
-import type { Polygon } from '../geometry'
+import { type Polygon, rectangle, unitVector } from '../geometry'
+import { bracketsOf } from '../layout/brackets'
+import { unevennesses } from '../survey/flatness'
 import type { Role } from '../pieces'
 import { type DimensionNode, type HeightNode, type Marking, type RodMark, rodNodes } from './rods'
 import { keepOutsOf } from '../survey/keepOuts'
@@ -51,6 +53,19 @@ export type SceneNode =
       readonly top: number
     }
   | { readonly kind: 'keepOut'; readonly id: string; readonly polygon: Polygon }
+  /** How far the wall is out of flat there: the outline in which it is more than `part` of the gap, from the rim inward. */
+  | {
+      readonly kind: 'hollow'
+      readonly id: string
+      readonly readingId: string
+      readonly shape: Flatness['shape']
+      readonly part: number
+      readonly polygon: Polygon
+    }
+  /** The floor that is still to come, over the one there is. */
+  | { readonly kind: 'floorToCome'; readonly id: string; readonly polygon: Polygon }
+  /** A bracket under a cap or a shelf, as it is seen from the room. */
+  | { readonly kind: 'bracket'; readonly id: string; readonly polygon: Polygon }
   | RodMark
   | HeightNode
   | DimensionNode
@@ -121,6 +136,44 @@ function fieldNodes({ layout }: Plan): SceneNode[] {
   return [{ kind: 'field', id: 'field', polygon: [...low, ...along(top).reverse()] }]
 }
 
+/** Shown from the rim, half way in, and where it is deepest: a paraboloid's depth is that part at these parts of its reach. */
+const SHADES = [0, 0.4, 0.8]
+const ROUND = 32
+
+function hollowNodes({ flatness }: Survey): SceneNode[] {
+  return unevennesses(flatness).flatMap(({ reading, directionDeg, along, across }) =>
+    SHADES.map((part): SceneNode => {
+      const reach = Math.sqrt(1 - part) / 2
+      const u = unitVector(directionDeg)
+      const polygon = Array.from({ length: ROUND }, (_, i) => {
+        const angle = (2 * Math.PI * i) / ROUND
+        const [s, t] = [along * reach * Math.cos(angle), across * reach * Math.sin(angle)]
+        return { x: reading.x + s * u.x - t * u.y, y: reading.y + s * u.y + t * u.x }
+      })
+      const id = `${reading.id}-${part}`
+      return { kind: 'hollow', id, readingId: reading.id, shape: reading.shape, part, polygon }
+    }),
+  )
+}
+
+function groundNodes({ layout }: Plan, { floorToCome, width }: Survey): SceneNode[] {
+  if (!floorToCome) return []
+  const { floor } = layout.shape
+  const polygon = [...along(floor, width, 0), ...along(floor, width, floorToCome.build).reverse()]
+  return [{ kind: 'floorToCome', id: 'floorToCome', polygon }]
+}
+
+/** How wide and how high a bracket looks from the room. Common practice, no source. */
+const BRACKET = { width: 25_400_000, height: 127_000_000 } // 1 in by 5 in
+
+function bracketNodes({ layout, pieces }: Plan): SceneNode[] {
+  return bracketsOf(layout, pieces).map(({ bandId, x, y }, i) => ({
+    kind: 'bracket',
+    id: `bracket-${bandId}-${i + 1}`,
+    polygon: rectangle(x - BRACKET.width / 2, y - BRACKET.height, x + BRACKET.width / 2, y),
+  }))
+}
+
 /** How much larger a deviation is drawn on demand. */
 const EXAGGERATION = 10
 
@@ -138,7 +191,7 @@ export function buildScene(plan: Plan, survey: Survey, marking?: Marking): Scene
       bottom: thing.bottom,
       top: thing.bottom + thing.height,
     },
-    kept: thing.fate !== 'remove',
+    kept: thing.fate !== 'remove' && thing.fate !== 'goesBack',
   }))
   // plates lie on top of the strips, so that a clash is seen
   const isPlateNode = (node: SceneNode) => node.kind === 'thing' && isPlate(node.thing)
@@ -157,6 +210,7 @@ export function buildScene(plan: Plan, survey: Survey, marking?: Marking): Scene
       })),
       ...keepOutsOf(survey).map(({ id, outline }): SceneNode => ({ kind: 'keepOut', id, polygon: outline })),
       ...runningNodes(plan, survey),
+      ...groundNodes(plan, survey),
       ...things.filter((node) => !isPlateNode(node)),
       ...plan.pieces.map((piece): SceneNode => ({
         kind: 'strip',
@@ -165,7 +219,9 @@ export function buildScene(plan: Plan, survey: Survey, marking?: Marking): Scene
         role: piece.role,
         polygon: piece.polygon,
       })),
+      ...bracketNodes(plan),
       ...things.filter(isPlateNode),
+      ...hollowNodes(survey),
       {
         kind: 'deviation',
         id: 'deviation',

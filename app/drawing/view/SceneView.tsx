@@ -15,6 +15,8 @@ export interface SceneViewProps {
   readonly behind?: boolean
   /** The wall's deviations shown, made larger. */
   readonly deviation?: boolean
+  /** Hollows and bellies shaded boldly, as where they are measured; else faintly. */
+  readonly flat?: boolean
   readonly onPoint?: (stripId: string | null) => void
   readonly onPick?: (stripId: string) => void
 }
@@ -159,6 +161,45 @@ export function SceneView(props: SceneViewProps) {
                 pointerEvents="none"
               />
             ) : null
+          case 'hollow':
+            return (
+              <polygon
+                key={node.id}
+                data-hollow={node.readingId}
+                points={svgPoints(node.polygon, frame)}
+                fill={node.shape === 'hollow' ? palette.chalk : palette.red}
+                fillOpacity={props.flat ? 0.16 : 0.07}
+                stroke={node.part === 0 ? (node.shape === 'hollow' ? palette.chalk : palette.red) : 'none'}
+                strokeOpacity={props.flat ? 1 : 0.5}
+                strokeDasharray={node.shape === 'hollow' ? '2 4' : '7 3'}
+                pointerEvents="none"
+              />
+            )
+          case 'floorToCome':
+            return (
+              <polygon
+                key={node.id}
+                data-floor-to-come
+                points={svgPoints(node.polygon, frame)}
+                fill={palette.rod}
+                stroke={palette.ink}
+                strokeDasharray="4 3"
+                strokeWidth={0.75}
+                pointerEvents="none"
+              />
+            )
+          case 'bracket':
+            return (
+              <polygon
+                key={node.id}
+                data-bracket
+                points={svgPoints(node.polygon, frame)}
+                fill={palette.rodEdge}
+                stroke={palette.ink}
+                strokeWidth={0.75}
+                pointerEvents="none"
+              />
+            )
           case 'deviation':
             return props.deviation ? (
               <polygon

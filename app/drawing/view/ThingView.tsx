@@ -1,3 +1,4 @@
+import { isHeat } from '~/core/survey/heat'
 import type { SceneNode } from '~/core/scene/buildScene'
 import { type Frame, svgPoints } from './frame'
 import type { Palette } from './palette'
@@ -53,6 +54,27 @@ function Inside({ node, frame, palette }: { node: ThingNode; frame: Frame; palet
           ))}
         </>
       )
+    case 'fireplace':
+    case 'stove':
+      return (
+        <>
+          <rect x={x} y={y} width={width} height={height} fill={palette.ink} fillOpacity={0.72} {...line} />
+          <path
+            d={`M${middleX} ${y + height * 0.3}q${width * 0.16} ${height * 0.28} 0 ${height * 0.5}q${-width * 0.16} ${-height * 0.22} 0 ${-height * 0.5}`}
+            fill={palette.rod}
+          />
+        </>
+      )
+    case 'radiator':
+    case 'heater':
+      return (
+        <>
+          <rect x={x} y={y} width={width} height={height} fill={palette.rod} {...line} />
+          {Array.from({ length: 7 }, (_, i) => x + (width * (i + 1)) / 8).map((at) => (
+            <line key={at} x1={at} x2={at} y1={y + 2} y2={y + height - 2} {...line} />
+          ))}
+        </>
+      )
     case 'thermostat':
     case 'sconce':
       return <circle cx={middleX} cy={middleY} r={Math.min(width, height) * 0.3} fill="none" {...line} />
@@ -64,15 +86,17 @@ function Inside({ node, frame, palette }: { node: ThingNode; frame: Frame; palet
 /** Something that stands on the wall. */
 export function ThingView({ node, frame, palette }: { node: ThingNode; frame: Frame; palette: Palette }) {
   const missing = node.thing === 'cutOff'
+  // what is kept clear of heat is drawn as a line about it
+  const heat = isHeat(node.thing)
   return (
     <g data-thing={node.id} opacity={node.kept ? 1 : 0.5}>
       <polygon
         points={svgPoints(node.outline, frame)}
-        fill={missing ? palette.rodEdge : palette.paper}
-        fillOpacity={missing ? 0.35 : 1}
-        stroke={palette.ink}
+        fill={missing ? palette.rodEdge : node.thing === 'chimneyBreast' ? palette.wall : palette.paper}
+        fillOpacity={missing ? 0.35 : heat ? 0 : 1}
+        stroke={heat ? palette.red : palette.ink}
         strokeWidth={1.25}
-        strokeDasharray={node.kept ? undefined : '5 4'}
+        strokeDasharray={heat ? '3 3' : node.kept ? undefined : '5 4'}
       />
       <Inside node={node} frame={frame} palette={palette} />
     </g>

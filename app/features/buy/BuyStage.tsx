@@ -7,6 +7,7 @@ import { WallStage } from '~/editor/WallStage'
 import { Column, Heading, Side, Split } from '~/editor/Workbench'
 import { batchAdvice } from '~/core/cutting/batch'
 import { addKnownCosts, tightBoards } from '~/core/stock'
+import { TAKEN_OFF } from '~/model'
 import {
   boardIssueText,
   knownCostText,
@@ -21,6 +22,7 @@ import { Button } from '~/ui/Button'
 import { Fractions } from '~/ui/Fractions'
 import { Row, Soft, Spread } from '~/ui/page'
 import { narrow, space, type } from '~/ui/theme'
+import { Preparing } from './Preparing'
 import { OfferTable, SawFields } from './ShopFields'
 
 const Figures = styled.dl`
@@ -159,7 +161,7 @@ function MaterialPlan({ boards }: { boards: MaterialBoards }) {
 /** Stage: which boards to buy. */
 export function BuyStage() {
   const { boards, plan, wording, workpiece } = useWallEditor()
-  const used = [...new Set(plan.pieces.map(({ materialId }) => materialId))]
+  const used = [...new Set(plan.pieces.map(({ materialId }) => materialId))].filter((id) => id !== TAKEN_OFF)
   const known = addKnownCosts(
     boards.materials.flatMap(({ result }) => (result.ok ? [result.value.known] : [])),
   )
@@ -182,6 +184,7 @@ export function BuyStage() {
       </Column>
       <Side aria-label="The shop">
         <Findings only={({ stage, says }) => stage === 'buy' && says.code !== 'bandJoined'} />
+        <Preparing />
         <SawFields />
         {used.map((materialId) => (
           <OfferTable key={materialId} materialId={materialId} />

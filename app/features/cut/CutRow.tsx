@@ -1,6 +1,8 @@
+import { useMemo } from 'react'
 import { styled } from 'styled-components'
 import { batchAdvice } from '~/core/cutting/batch'
 import { rowFixings } from '~/core/cutting/fixing'
+import { flatAdvice, type FlatAdvice } from '~/core/cutting/flat'
 import { type CutRow as Row, isUpright, type Piece } from '~/core/pieces'
 import { PiecePicture } from '~/drawing/view/PiecePicture'
 import { useSelected, useWallEditor } from '~/editor/WallEditor'
@@ -10,6 +12,7 @@ import {
   endCutName,
   fixingName,
   fixingText,
+  flatAdviceText,
   lapTexts,
   materialName,
   notchText,
@@ -17,6 +20,7 @@ import {
   say,
   type Wording,
 } from '~/messages'
+import type { Workpiece } from '~/model'
 import { Fractions } from '~/ui/Fractions'
 import { RowButton } from '~/ui/Table'
 import { narrow, space, type } from '~/ui/theme'
@@ -80,6 +84,18 @@ function rowNames(pieces: readonly Piece[], w: Wording): string {
   return pieces.map((piece) => pieceName(piece, w)).join(', ')
 }
 
+/** What is done about pieces that do not lie flat, those of one way together, told by the worst of them. */
+function flatAlike(pieces: readonly Piece[], workpiece: Workpiece) {
+  const groups = new Map<string, { advice: FlatAdvice; ids: string[] }>()
+  for (const advice of flatAdvice(pieces, workpiece)) {
+    const key = `${advice.behind.shape} ${advice.way} ${advice.tooFar}`
+    const known = groups.get(key)
+    const worst = known && known.advice.behind.depth >= advice.behind.depth ? known.advice : advice
+    groups.set(key, { advice: worst, ids: [...(known?.ids ?? []), advice.pieceId] })
+  }
+  return [...groups.values()]
+}
+
 /** Equal pieces in one row: what they are, how long, how many, how their ends are cut, how they are measured and fixed. */
 export function CutRow({
   row,
@@ -98,6 +114,7 @@ export function CutRow({
   const batched = batchAdvice(row, plan.pieces, workpiece)
   const batch = batchText(batched, wording)
   const fixings = rowFixings(row, pieces, workpiece)
+  const alike = useMemo(() => flatAlike(pieces, workpiece), [pieces, workpiece])
   const ways = [...new Set(fixings.map(({ advice }) => fixingName(advice.fixing)))]
   const pick = () => select(lit ? null : (first?.stripId ?? null))
   const square = row.start.kind === 'square' && row.end.kind === 'square'
@@ -156,6 +173,20 @@ export function CutRow({
           <Small>
             <Fractions text={capital(batch.why)} />.
           </Small>
+          {alike.map(({ advice, ids }) => (
+            <Small key={ids[0]} data-flat-way={advice.way}>
+              {ids.length < pieces.length ? (
+                <b>
+                  {rowNames(
+                    pieces.filter(({ id }) => ids.includes(id)),
+                    wording,
+                  )}
+                  :{' '}
+                </b>
+              ) : null}
+              <Fractions text={flatAdviceText(advice, wording)} />
+            </Small>
+          ))}
           {fixings.map((fixing) => (
             <Small key={fixing.pieceIds[0]} data-fixing={fixing.advice.fixing}>
               {fixings.length > 1 ? (

@@ -3,6 +3,7 @@ import { useStore } from 'zustand'
 import { styled } from 'styled-components'
 import { isCut } from '~/core/marks/marked'
 import { BoardRows } from '~/editor/BoardRows'
+import { Matters } from '~/editor/Matters'
 import { ReadyToCut } from '~/editor/ReadyToCut'
 import { newToken } from '~/editor/saving/browserSaver'
 import { useAwake } from '~/editor/useAwake'
@@ -73,6 +74,7 @@ export function CutStage() {
           <h1>Cut list, {count(plan.pieces.length, 'piece')}</h1>
           <ReadyToCut />
         </Heading>
+        <Matters brief />
         <WallStage height={WALL_HEIGHT} rods={false} labels={labels} />
         <Rows role="table" aria-label="Pieces to cut">
           <caption>{cutText.order}</caption>

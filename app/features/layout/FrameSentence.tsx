@@ -7,6 +7,8 @@ import { type Design, HEIGHT_RULES, type HeightRule, inForce } from '~/model'
 import { Choice } from '~/ui/Choice'
 import { Fractions } from '~/ui/Fractions'
 import { Sentence } from '~/ui/Sentence'
+import { LedgeWords } from './LedgeWords'
+import { StandWords } from './StandWords'
 
 /** What the uprights end under: a rail, with a cap or a small shelf on it. */
 function TopWords() {
@@ -48,6 +50,18 @@ function TopWords() {
           else patch({ cap: null })
         }}
       />
+      {design.cap?.lay === 'flat' ? (
+        <LedgeWords
+          name="Cap"
+          field="design.cap"
+          material={workpiece.settings.materials.find(({ id }) => id === design.cap?.material)}
+          ledge={design.cap.ledge}
+          toEdits={(ledge) => {
+            const { ledge: _, ...cap } = design.cap ?? { material: '', lay: 'flat' as const }
+            return [{ type: 'patchDesign', patch: { cap: ledge ? { ...cap, ledge } : cap } }]
+          }}
+        />
+      ) : null}
       . Top of the rail at{' '}
     </>
   )
@@ -60,10 +74,11 @@ export function FrameSentence() {
   const patch = (next: Partial<Design>) => edit([{ type: 'patchDesign', patch: next }], 'done')
   const materials = workpiece.settings.materials.map(({ id }) => ({ id, text: materialName(id, wording) }))
   const foot = design.foot.kind === 'rail' ? `rail:${design.foot.material}` : design.foot.kind
-  const { framesItself } = rulesOf(design)
+  const { framesItself, places } = rulesOf(design)
   return (
     <Sentence>
-      {framesItself ? 'It stands on' : 'They stand on'}{' '}
+      {framesItself ? 'It stands' : 'They stand'}
+      {places === 'uprights' ? <StandWords /> : null} on{' '}
       <Choice
         word
         label="What they stand on"

@@ -62,8 +62,13 @@ export function GridSentence() {
           { id: 'miter', text: 'a border mitered at the corners' },
           {
             id: 'threeSided',
-            text: 'a border on three sides',
+            text: 'a border on three sides, butted',
             hint: 'none at the foot: its sides stand on the base that stays, or on the floor',
+          },
+          {
+            id: 'threeSidedMiter',
+            text: 'a border on three sides, its head mitered',
+            hint: 'none at the foot; head and sides meet in a miter',
           },
         ]}
         onChange={(border) => patch({ border })}

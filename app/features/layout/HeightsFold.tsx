@@ -7,7 +7,7 @@ import { Fractions } from '~/ui/Fractions'
 import { Soft } from '~/ui/page'
 import { searchHeights } from '~/workers/proposalsClient'
 import { EditButton } from './EditButton'
-import { useWorkerAnswer } from './useWorkerAnswer'
+import { useWorkerAnswer } from '~/editor/useWorkerAnswer'
 
 /** Heights that are usual, line up with something, or waste no stock; each is drawn while it is pointed at. */
 export function HeightsFold() {

@@ -9,12 +9,14 @@ import {
   droppedText,
   extentText,
   fillersText,
+  flatWayName,
   keptText,
   likeText,
   ownCountsText,
   patternsKeptText,
   schoolName,
   shiftText,
+  standText,
 } from '~/messages'
 import { type Design, inForce, PATTERNS } from '~/model'
 import { Button } from '~/ui/Button'
@@ -47,7 +49,7 @@ export function KeptSentence() {
   const take = (next: Partial<Design>) => () => patch(next)
   const places = rulesOf(design).places
   const dropped = places === 'uprights' ? droppedSchool(design) : null
-  const { extent, fillers, shift, levelRule, locked, apart } = design
+  const { extent, fillers, shift, levelRule, locked, apart, stand, unflat } = design
   const isOn: readonly (readonly [string, boolean, string, string, () => void])[] = [
     [
       'extent',
@@ -91,6 +93,20 @@ export function KeptSentence() {
       keptText.levelRule[levelRule],
       keptText.levelOff,
       take({ levelRule: 'level' }),
+    ],
+    [
+      'stand',
+      places === 'uprights' && stand.kind !== 'plumb',
+      standText.kept(stand),
+      standText.off,
+      take({ stand: { kind: 'plumb' } }),
+    ],
+    [
+      'unflat',
+      unflat !== 'proposed',
+      unflat === 'proposed' ? '' : keptText.unflat(flatWayName(unflat)),
+      keptText.unflatOff,
+      take({ unflat: 'proposed' }),
     ],
     ['locked', locked, keptText.locked, keptText.lockedOff, take({ locked: false })],
     ['apart', apart, keptText.apart, keptText.apartOff, take({ apart: false })],

@@ -18,6 +18,7 @@ import { PATTERN_PARTS } from './patternParts'
 import { PatternPicks } from './PatternPicks'
 import { Proposals } from './Proposals'
 import { RailsFold } from './RailsFold'
+import { SightFold } from './StandWords'
 import { SectionsFold } from './SectionsFold'
 
 /** Stage two: how many, how high, how far apart. */
@@ -60,6 +61,7 @@ export function LayoutStage() {
         <CountChoices />
         <Findings only={({ stage }) => stage !== 'measure'} />
         <HeightsFold />
+        {places === 'uprights' ? <SightFold /> : null}
         <AlignFold />
         <SectionsFold />
         <RailsFold />

@@ -25,7 +25,7 @@ import { PopoverBody, PopoverCard } from '~/ui/PopoverCard'
 import { narrow, space, type } from '~/ui/theme'
 import { searchProposals } from '~/workers/proposalsClient'
 import { JudgementFields } from './JudgementFields'
-import { useWorkerAnswer } from './useWorkerAnswer'
+import { useWorkerAnswer } from '~/editor/useWorkerAnswer'
 
 const Panel = styled.section`
   display: grid;

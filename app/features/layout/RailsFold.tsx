@@ -28,6 +28,7 @@ import { Choice } from '~/ui/Choice'
 import { Fold } from '~/ui/Fold'
 import { Row, Soft } from '~/ui/page'
 import { Sentence } from '~/ui/Sentence'
+import { LedgeWords } from './LedgeWords'
 
 type Rail = Design['rails'][number]
 
@@ -78,6 +79,20 @@ function RailSentence({ rail }: { rail: Rail }) {
         options={HEIGHT_RULES.map((rule) => ({ id: rule, text: heightRuleName(rule) }))}
         onChange={(rule) => patch(put({ top: rule === 'typed' ? { rule, value: top } : { rule } }))}
       />
+      {rail.lay === 'flat' ? (
+        <LedgeWords
+          name={name}
+          field={`design.rails.${rail.id}.ledge`}
+          material={workpiece.settings.materials.find(({ id }) => id === rail.material)}
+          ledge={rail.ledge}
+          toEdits={(ledge) => {
+            const { ledge: _, ...plain } = rail
+            const next = ledge ? { ...plain, ledge } : plain
+            const rails = design.rails.map((each) => (each.id === rail.id ? next : each))
+            return [{ type: 'patchDesign', patch: { rails } }]
+          }}
+        />
+      ) : null}
       .{' '}
       <Button
         $kind="quiet"

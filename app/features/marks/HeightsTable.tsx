@@ -1,7 +1,7 @@
 import { heightMarks, type LaserHeight, laserHeights } from '~/core/marks/runningMarks'
 import { useWallEditor } from '~/editor/WallEditor'
 import { type Length, ZERO } from '~/length'
-import { heightMarkName, laserHeightText, markText } from '~/messages'
+import { floorFieldText, heightMarkName, laserHeightText, markText } from '~/messages'
 import { Fractions } from '~/ui/Fractions'
 import { LengthField } from '~/ui/LengthField'
 import { Picks } from '~/ui/Picks'
@@ -31,7 +31,7 @@ function FromLaser({ mark }: { mark: LaserHeight }) {
 
 /** The heights to mark, from the floor or from a laser line of one's choice. */
 export function HeightsTable({
-  from,
+  from: asPicked,
   laser,
   asked,
   keep,
@@ -44,13 +44,17 @@ export function HeightsTable({
 }) {
   const { plan, workpiece, wording } = useWallEditor()
   const { tape } = workpiece.settings
+  const { build } = plan.layout.lines
+  // where no floor is to come there is but one
+  const from = asPicked === 'present' && build === 0 ? 'floor' : asPicked
   return (
     <>
       <Picks<MarkHabits['heightsFrom']>
         label="Heights from"
         value={from}
         options={[
-          { id: 'floor', text: 'from the floor' },
+          { id: 'floor', text: build > 0 ? floorFieldText.datum : 'from the floor' },
+          ...(build > 0 ? [{ id: 'present' as const, text: floorFieldText.present }] : []),
           { id: 'laser', text: 'from a laser line' },
         ]}
         onChange={(heightsFrom) => keep({ heightsFrom })}
@@ -58,7 +62,11 @@ export function HeightsTable({
       {from === 'laser' && asked ? <LaserField laser={laser} keep={keep} /> : null}
       <Table>
         <caption>
-          <Fractions text={from === 'laser' ? markText.laser(laser, wording) : markText.floor} />
+          <Fractions
+            text={
+              from === 'laser' ? markText.laser(laser, wording) : markText.floorOf(build > 0 ? from : 'only')
+            }
+          />
         </caption>
         <tbody>
           {from === 'laser'
@@ -72,7 +80,7 @@ export function HeightsTable({
                     </td>
                   </tr>
                 ))
-            : heightMarks(plan.layout, tape)
+            : heightMarks(plan.layout, tape, from === 'present' ? build : 0)
                 .reverse()
                 .map((mark) => (
                   <tr key={mark.id} data-height={mark.id}>

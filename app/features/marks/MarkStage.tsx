@@ -8,6 +8,7 @@ import { Fractions } from '~/ui/Fractions'
 import { Row, Soft } from '~/ui/page'
 import { Picks } from '~/ui/Picks'
 import { narrow, space } from '~/ui/theme'
+import { BlockCards } from './BlockCards'
 import { HeightsTable, LaserField } from './HeightsTable'
 import { MarksTable } from './MarksTable'
 import { MarkWalk } from './MarkWalk'
@@ -75,6 +76,7 @@ export function MarkStage() {
       <Side aria-label="Marks">
         <MarksTable datum={datum} edge={edge} hook={hook} />
         <SpacerBlock spacer={spacerBlock(plan.layout, datum, tape, hook)} />
+        <BlockCards />
         <Section aria-label="Heights">
           <HeightsTable from={heightsFrom} laser={laser} asked={line !== 'laser'} keep={keep} />
         </Section>

@@ -13,7 +13,7 @@ export interface MarkHabits {
   readonly edge: Edge
   readonly line: Line
   readonly laser: Length
-  readonly heightsFrom: 'floor' | 'laser'
+  readonly heightsFrom: 'floor' | 'present' | 'laser'
   /** The strip the walk stands at. */
   readonly at: string | null
 }
@@ -36,7 +36,7 @@ export function useMarkHabits() {
     edge: EDGES.find((each) => each === kept.edge) ?? START.edge,
     line: LINES.find((each) => each === kept.line) ?? START.line,
     laser: Number.isFinite(kept.laser) ? nearestNanometer(kept.laser) : START.laser,
-    heightsFrom: kept.heightsFrom === 'laser' ? 'laser' : 'floor',
+    heightsFrom: kept.heightsFrom === 'laser' || kept.heightsFrom === 'present' ? kept.heightsFrom : 'floor',
     at: typeof kept.at === 'string' ? kept.at : null,
   }
   const hook: Hook = habits.line === 'laser' ? { height: habits.laser } : habits.line

@@ -1,16 +1,21 @@
 import { useState } from 'react'
 import { EditLength } from '~/editor/EditLength'
 import { Findings } from '~/editor/Findings'
+import { Matters } from '~/editor/Matters'
 import { useWallEditor } from '~/editor/WallEditor'
 import { WallStage } from '~/editor/WallStage'
 import { Drawn, Heading, Side, Split } from '~/editor/Workbench'
 import { openQuestions } from '~/core/findings/surveyFindings'
 import { inches } from '~/length'
+import { flatText } from '~/messages'
 import { Fold } from '~/ui/Fold'
 import { Soft } from '~/ui/page'
 import { Picks } from '~/ui/Picks'
 import { BehindPanel } from './BehindPanel'
 import { CsvPanel } from './CsvPanel'
+import { FlatGrips } from './FlatGrips'
+import { FlatPanel } from './FlatPanel'
+import { FloorField } from './FloorField'
 import { ReadingsPanel } from './ReadingsPanel'
 import { ThingGrips } from './ThingGrips'
 import { ThingsPanel } from './ThingsPanel'
@@ -22,13 +27,14 @@ import { WidthField } from './WidthField'
 const LEAST = inches(1)
 const MOST = inches(2400)
 
-type Look = 'plain' | 'behind' | 'deviation'
+type Look = 'plain' | 'behind' | 'deviation' | 'flat'
 
 /** Stage one: the wall as it really is. */
 export function MeasureStage() {
   const { identity, workpiece } = useWallEditor()
   const { survey } = workpiece.wall
   const [picked, pick] = useState<string | null>(null)
+  const [flatPicked, pickFlat] = useState<string | null>(null)
   const [look, setLook] = useState<Look>('plain')
   const questions = openQuestions(survey).length
   return (
@@ -42,6 +48,7 @@ export function MeasureStage() {
             options={[
               { id: 'plain', text: 'as it is' },
               { id: 'deviation', text: 'out of true × 10' },
+              { id: 'flat', text: 'how flat' },
               { id: 'behind', text: 'keep clear' },
             ]}
             onChange={setLook}
@@ -50,7 +57,14 @@ export function MeasureStage() {
         <WallStage
           behind={look === 'behind'}
           deviation={look === 'deviation'}
-          over={(frame) => <ThingGrips frame={frame} picked={picked} pick={pick} />}
+          flat={look === 'flat'}
+          over={(frame) =>
+            look === 'flat' ? (
+              <FlatGrips frame={frame} picked={flatPicked} pick={pickFlat} />
+            ) : (
+              <ThingGrips frame={frame} picked={picked} pick={pick} />
+            )
+          }
         />
       </Drawn>
       <Side aria-label="Measurements">
@@ -67,6 +81,7 @@ export function MeasureStage() {
           />
           <TrimFields name="baseboard" title="Baseboard" />
           <TrimFields name="crown" title="Crown" />
+          <FloorField />
           <Soft>
             Prying trim off: score the paint line first, wear eye protection, and in a building from before
             1978 have the paint tested for lead before you disturb it. Local codes come first.
@@ -87,10 +102,19 @@ export function MeasureStage() {
         >
           <ThingsPanel picked={picked} pick={pick} />
         </Fold>
+        <Fold
+          title={flatText.title}
+          aside={`${survey.flatness.length} laid`}
+          key={look === 'flat' ? 'flat' : 'other'}
+          open={look === 'flat'}
+        >
+          <FlatPanel picked={flatPicked} pick={pickFlat} />
+        </Fold>
         <Fold title="Studs and nails" aside={`${survey.behind.studs.length} studs`}>
           <BehindPanel />
         </Fold>
         <Findings only={({ stage }) => stage === 'measure'} />
+        <Matters />
       </Side>
     </Split>
   )

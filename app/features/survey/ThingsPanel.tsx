@@ -1,10 +1,11 @@
 import { useState } from 'react'
 import { styled } from 'styled-components'
+import { clearOf, isHeat } from '~/core/survey/heat'
 import { isOpening, isPlate } from '~/core/survey/obstacles'
 import { PLATE_SIZES, usualThing } from '~/core/survey/usualThings'
 import { useWallEditor } from '~/editor/WallEditor'
 import { inches, type Length, nearestNanometer, ZERO } from '~/length'
-import { capital, say, thingCalled, thingName } from '~/messages'
+import { capital, heatFieldLabel, say, thingCalled, thingName } from '~/messages'
 import { type Thing, THING_KINDS, type ThingKind } from '~/model'
 import { AddButton } from '~/ui/AddButton'
 import { Button } from '~/ui/Button'
@@ -25,7 +26,7 @@ const Card = styled.div`
   border-radius: 8px;
 `
 
-interface Picking {
+export interface Picking {
   readonly picked: string | null
   readonly pick: (id: string | null) => void
 }
@@ -55,6 +56,11 @@ function SecondReading({
       autoFocus={value === null}
     />
   )
+}
+
+/** Trim that can go back on over what was laid out. */
+function goesBack({ kind, fate }: Thing): boolean {
+  return fate === 'goesBack' || ['sideTrim', 'chairRail', 'ledge', 'stool', 'shelf'].includes(kind)
 }
 
 /** One thing's place and size, by numbers from either side, from floor and top. */
@@ -140,7 +146,20 @@ function ThingFields({ thing, pick }: { thing: Thing } & Pick<Picking, 'pick'>) 
         {isOpening(thing.kind)
           ? field('Casing width', thing.casing, (casing) => put({ casing }), ZERO)
           : null}
-        {field('Thickness', thing.thickness, (thickness) => put({ thickness }), ZERO)}
+        {isHeat(thing.kind)
+          ? field(
+              heatFieldLabel(thing.kind),
+              nearestNanometer(clearOf(thing)),
+              (clear) => put({ clear }),
+              ZERO,
+            )
+          : null}
+        {field(
+          thing.kind === 'chimneyBreast' ? 'Stands out by' : 'Thickness',
+          thing.thickness,
+          (thickness) => put({ thickness }),
+          ZERO,
+        )}
       </Pair>
       <Choice
         label="Strips here"
@@ -149,6 +168,9 @@ function ThingFields({ thing, pick }: { thing: Thing } & Pick<Picking, 'pick'>) 
           { id: 'keep', text: 'end at it' },
           { id: 'cutRound', text: 'are cut round it' },
           { id: 'remove', text: 'run through: it comes off' },
+          ...(goesBack(thing)
+            ? [{ id: 'goesBack' as const, text: 'run through: it comes off and goes back' }]
+            : []),
         ]}
         onChange={(fate) => put({ fate }, 'done')}
       />

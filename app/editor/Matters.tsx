@@ -1,0 +1,114 @@
+import { useMemo, useState } from 'react'
+import { styled } from 'styled-components'
+import { type Suspect, usualMisses, withFigure } from '~/core/asbuilt/matters'
+import type { Length } from '~/length'
+import { figureName, matterText as text, suspectText } from '~/messages'
+import type { Edit, Workpiece } from '~/model'
+import { Button } from '~/ui/Button'
+import { Fractions } from '~/ui/Fractions'
+import { LengthField } from '~/ui/LengthField'
+import { Row, Soft } from '~/ui/page'
+import { space } from '~/ui/theme'
+import { searchMatters } from '~/workers/proposalsClient'
+import { useWorkerAnswer } from './useWorkerAnswer'
+import { useWallEditor } from './WallEditor'
+
+const Item = styled.li`
+  display: grid;
+  gap: ${space.s};
+  justify-items: start;
+  padding: ${space.s} 0;
+  border-bottom: 1px solid var(--line);
+`
+/** So many are shown until all are asked for; beside the cut list the worst alone. */
+const FEW = { full: 3, brief: 1 }
+
+/** A second reading of the same: its field is empty, since one that shows what it expects checks nothing. */
+function ReadAgain({ suspect }: { suspect: Suspect }) {
+  const { workpiece, wording, edit } = useWallEditor()
+  const [open, setOpen] = useState(false)
+  const [now, setNow] = useState<Length | null>(null)
+  const { survey } = workpiece.wall
+  const { key, figure, value } = suspect
+  const agrees = now !== null && Math.abs(now - value) <= workpiece.settings.closure
+  const keep = (of: Length): Edit[] => [
+    {
+      type: 'patchSurvey',
+      patch: { readAgain: [...survey.readAgain.filter((each) => each.key !== key), { key, value: of }] },
+    },
+  ]
+  if (!open)
+    return (
+      <Button onPress={() => setOpen(true)} data-focus={`again-${key}`}>
+        {text.again}
+      </Button>
+    )
+  return (
+    <>
+      <LengthField
+        label={`${text.again}: ${figureName(figure, wording)}`}
+        value={now}
+        format={wording.format}
+        onChange={setNow}
+        autoFocus
+      />
+      {now === null ? null : agrees ? (
+        <Row>
+          <Button $kind="main" onPress={() => edit(keep(value), 'done')}>
+            {text.agrees}
+          </Button>
+        </Row>
+      ) : (
+        <Row>
+          <Fractions text={text.differs(value, now, wording)} />
+          <Button
+            onPress={() =>
+              edit([{ type: 'patchSurvey', patch: withFigure(survey, figure, now) }, ...keep(now)], 'done')
+            }
+          >
+            <Fractions text={text.take(now, wording)} />
+          </Button>
+        </Row>
+      )}
+    </>
+  )
+}
+
+/** What would be spoiled if a figure that was read only once is off: worked out by planning again, worst first. */
+export function Matters({ brief = false }: { brief?: boolean }) {
+  const { workpiece, wording } = useWallEditor()
+  const [all, setAll] = useState(false)
+  const { units } = workpiece.settings
+  const question = useMemo(
+    (): { workpiece: Workpiece; misses: Length[] } => ({
+      workpiece,
+      misses: usualMisses(units),
+    }),
+    [workpiece, units],
+  )
+  const { answer, searching, failed } = useWorkerAnswer(question, searchMatters, true)
+  const few = brief ? FEW.brief : FEW.full
+  const shown = all ? answer : answer?.slice(0, few)
+  const rest = (answer?.length ?? 0) - few
+  return (
+    <section aria-label={text.title} aria-busy={searching} data-matters>
+      <h2>{text.title}</h2>
+      <Soft>
+        {failed ? text.failed : answer === null ? text.working : answer.length === 0 ? text.none : text.lead}
+      </Soft>
+      <ol>
+        {shown?.map((suspect) => (
+          <Item key={suspect.key} data-suspect={suspect.key}>
+            <Fractions text={suspectText(suspect, wording)} />
+            <ReadAgain suspect={suspect} />
+          </Item>
+        ))}
+      </ol>
+      {rest > 0 ? (
+        <Button $kind="quiet" onPress={() => setAll(!all)}>
+          {all ? text.fewer : text.more(rest)}
+        </Button>
+      ) : null}
+    </section>
+  )
+}
