@@ -83,7 +83,7 @@ const Before = styled.p`
 `
 
 function Terms({ closing, wording, words }: { closing: ClosingSum; wording: Wording; words: PatternWords }) {
-  const { strips, gaps, ends, openings, fillers } = closing
+  const { strips, gaps, ends, openings, leans, fillers } = closing
   const { figure: printed, drift } = sumFigures(closing, wording)
   const figure = (size: number) => <Fractions text={printed(size)} />
   return (
@@ -108,6 +108,13 @@ function Terms({ closing, wording, words }: { closing: ClosingSum; wording: Word
           {' '}
           + {n === 1 ? null : `${n} × `}
           {figure(size)} <small>{n === 1 ? 'opening' : 'openings'}</small>
+        </span>
+      ))}
+      {leans.map(({ count: n, size }, i) => (
+        <span key={i}>
+          {' '}
+          + {n === 1 ? null : `${n} × `}
+          {figure(size)} <small>for the lean</small>
         </span>
       ))}
       {fillers.map(({ count: n, size }, i) => (

@@ -14,9 +14,10 @@ import { useWorkerAnswer } from './useWorkerAnswer'
 import { useWallEditor } from './WallEditor'
 
 const Item = styled.li`
-  display: grid;
-  gap: ${space.s};
-  justify-items: start;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: ${space.s} ${space.l};
   padding: ${space.s} 0;
   border-bottom: 1px solid var(--line);
 `

@@ -66,6 +66,7 @@ const sum = (wall: number, count: number, width: number, gaps: number): ClosingS
   gaps: [{ count: gaps, size: (wall - count * width) / gaps }],
   ends: null,
   openings: [],
+  leans: [],
   fillers: [],
   difference: 0,
 })

@@ -50,7 +50,7 @@ export const walkText = {
     `${{ near: 'near edge', center: 'center', far: 'far edge' }[edge]} of ${strip.toLowerCase()}`,
   side: { on: 'on the tick', over: 'and a little over', under: 'and a little under' },
   otherEdge: (reads: string, line: string) => `other edge ${reads}, along ${line}`,
-  leans: (line: string, reads: string) => `This end leans: along ${line} it is ${reads}.`,
+  leans: (line: string, reads: string) => `It leans: along ${line} it is ${reads}.`,
   check: 'The spacer should have brought you here. Trust the mark.',
   wipe: 'Marked: wipe it off',
   again: 'Go through again',

@@ -49,7 +49,7 @@ export const matterText = {
   failed: 'This could not be worked out. Change something, or load the page again.',
   again: 'Read it again',
   agrees: 'They agree: it counts as read twice.',
-  more: (rest: number) => `${count(rest, 'more')}`,
+  more: (rest: number) => `${rest} more`,
   fewer: 'Only the worst',
   differs: (before: number, now: number, w: Wording) =>
     `It read ${say(before, w)} before and ${sayWithUnit(now, w)} now. A third reading settles it.`,

@@ -72,19 +72,22 @@ export function heatFieldLabel(kind: Heat): string {
   return kind === 'fireplace' ? 'Strips keep clear of the opening by' : 'Strips keep clear of it by'
 }
 
-/** 3/8 to the right; plumb. */
-function aside(by: number, w: Wording, zero: string): string {
-  return Math.abs(by) < 10_000 ? zero : `${say(Math.abs(by), w)} ${by > 0 ? 'right' : 'left'}`
+/** Less than this is none, to the eye and to the level. */
+const SEEN = 10_000
+
+/** 3/8 right. */
+function aside(by: number, w: Wording): string {
+  return `${say(Math.abs(by), w)} ${by > 0 ? 'right' : 'left'}`
 }
 
 function opens(by: number, w: Wording): string {
-  return Math.abs(by) < 10_000
+  return Math.abs(by) < SEEN
     ? 'parallel'
     : `${say(Math.abs(by), w)} ${by > 0 ? 'wider' : 'narrower'} at the head`
 }
 
 function square(by: number, w: Wording): string {
-  return Math.abs(by) < 10_000 ? 'square' : `${say(Math.abs(by), w)} off square`
+  return Math.abs(by) < SEEN ? 'square' : `${say(Math.abs(by), w)} off square`
 }
 
 export const standText = {
@@ -94,22 +97,16 @@ export const standText = {
   left: 'Lean at the left end, in the wall’s height',
   right: 'Lean at the right end, in the wall’s height',
   share: 'Share out the corners’ leans',
-  columns: ['Uprights', 'Head off plumb', 'Left corner', 'Right corner', 'Floor', 'Ceiling'],
-  over: 'Over the uprights’ own height, at the worst of them. A lean counts to the right.',
+  over: 'Over the uprights’ own height, at the worst of them.',
   marks: 'Mark foot and head: they lie over different places.',
   off: 'Stand them plumb',
   kept: (stand: Sight['stand']) => `Uprights stand ${standName(stand.kind)}.`,
 } as const
 
-/** The figures of one school, in the order of the columns. */
-export function sightTexts(sight: Sight, w: Wording): string[] {
-  return [
-    aside(sight.offPlumb, w, 'plumb'),
-    opens(sight.leftCorner, w),
-    opens(sight.rightCorner, w),
-    square(sight.offFloor, w),
-    square(sight.offCeiling, w),
-  ]
+/** Heads 1/4 right of plumb; left corner 3/16 wider at the head, right corner parallel; floor square, ceiling 1/8 off square. */
+export function sightText(sight: Sight, w: Wording): string {
+  const plumb = Math.abs(sight.offPlumb) < SEEN ? 'plumb' : `heads ${aside(sight.offPlumb, w)} of plumb`
+  return `${capital(plumb)}. Left corner ${opens(sight.leftCorner, w)}, right corner ${opens(sight.rightCorner, w)}. Floor ${square(sight.offFloor, w)}, ceiling ${square(sight.offCeiling, w)}.`
 }
 
 /** On the bottom rail; on the floor that will be. */

@@ -5,11 +5,19 @@ import { say, type Wording } from './words'
 /** Digits behind the point a sum is printed with at most. */
 const MOST_DIGITS = 3
 
-function termsOf({ strips, gaps, ends, openings, fillers }: ClosingSum): { count: number; size: number }[] {
+function termsOf({
+  strips,
+  gaps,
+  ends,
+  openings,
+  leans,
+  fillers,
+}: ClosingSum): { count: number; size: number }[] {
   return [
     { count: strips.count, size: strips.width },
     ...gaps,
     ...openings,
+    ...leans,
     ...fillers,
     ...(ends ? [ends.left, ends.right].map((size) => ({ count: 1, size })) : []),
   ]

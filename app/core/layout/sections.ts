@@ -7,7 +7,8 @@ const NARROWEST = 25_400_000 // 1 in
 
 /** What divides a wall: openings, and square parts that are missing. */
 function divides({ kind, outline }: Obstacle): boolean {
-  return isOpening(kind) || kind === 'chimneyBreast' || (kind === 'cutOff' && outline.length === 4)
+  const parts = isOpening(kind) || kind === 'chimneyBreast' || kind === 'fireplace' || kind === 'stove'
+  return parts || (kind === 'cutOff' && outline.length === 4)
 }
 
 function spanBetween(left: number, right: number): Section {

@@ -1,5 +1,6 @@
 import { type Length, subtractLengths } from '~/length'
 import type { Layout } from '../layout/layout'
+import { isLeaning } from '../layout/lean'
 import type { Placement } from '../spacing'
 
 /** The sum that must close: ends + strips + gaps = wall. All lengths in nanometers. */
@@ -12,6 +13,8 @@ export interface ClosingSum {
   readonly ends: { readonly left: Length; readonly right: Length } | null
   /** Openings and other parts of the wall that no section covers, each with its width. */
   readonly openings: readonly { readonly count: number; readonly size: number }[]
+  /** What uprights that lean keep clear of an opening beside them, each with its width. */
+  readonly leans: readonly { readonly count: number; readonly size: number }[]
   /** Strips ripped to width at the ends, each with its width. */
   readonly fillers: readonly { readonly count: number; readonly size: number }[]
   /** What is missing (positive) or too much; zero when it closes. */
@@ -49,6 +52,7 @@ export function closingSum(placement: Placement): ClosingSum {
     gaps: grouped(endsAreGaps ? [leftEnd, ...gaps, rightEnd] : gaps),
     ends: endsAreGaps || (leftEnd === 0 && rightEnd === 0) ? null : { left: leftEnd, right: rightEnd },
     openings: [],
+    leans: [],
     fillers: [],
     difference: span - sum,
   }
@@ -80,6 +84,8 @@ export function closingOf(layout: Layout): ClosingSum | null {
       fillers: grouped(fillers),
       difference: only.difference + wall - only.wall - fillers.reduce((total, each) => total + each, 0),
     }
+  // less than a strip between two sections is no opening
+  const isLean = (each: number) => isLeaning(layout.lean) && each < layout.stripWidth
   const spaces = [...sums.flatMap(({ gaps }) => many(gaps)), ...ends, ...fillers]
   const strips = sums.reduce((total, sum) => total + sum.strips.count, 0)
   const sum = [...spaces, ...open].reduce((total, each) => total + each, strips * only.strips.width)
@@ -93,7 +99,8 @@ export function closingOf(layout: Layout): ClosingSum | null {
     strips: { count: strips, width: only.strips.width },
     gaps: grouped(spaces),
     ends: null,
-    openings: grouped(open),
+    openings: grouped(open.filter((each) => !isLean(each))),
+    leans: grouped(open.filter(isLean)),
     fillers: [],
     difference: Math.round(wall - (sum - shared)),
   }

@@ -76,7 +76,8 @@ function restsOn(heights: readonly number[]): number[] {
       const [a, b] = [hull[hull.length - 2], hull[hull.length - 1]]
       if (a === undefined || b === undefined) break
       const [from, mid] = [heights[a] ?? 0, heights[b] ?? 0]
-      if ((mid - from) * (i - a) > (height - from) * (b - a)) break
+      // what it touches on the way is kept: a hollow ends where it does
+      if ((mid - from) * (i - a) >= (height - from) * (b - a)) break
       hull.pop()
     }
     hull.push(i)
@@ -91,20 +92,22 @@ function restsOn(heights: readonly number[]): number[] {
 export function behindStrip(
   all: readonly Unevenness[],
   shape: Flatness['shape'],
-  from: Point,
-  to: Point,
+  start: Point,
+  end: Point,
 ): Behind | null {
-  const long = Math.hypot(to.x - from.x, to.y - from.y)
+  const long = Math.hypot(end.x - start.x, end.y - start.y)
   const sign = shape === 'hollow' ? -1 : 1
   const heights = Array.from({ length: STEPS + 1 }, (_, i) => {
     const part = i / STEPS
     return (
-      sign * unevenAt(all, shape, { x: from.x + (to.x - from.x) * part, y: from.y + (to.y - from.y) * part })
+      sign *
+      unevenAt(all, shape, { x: start.x + (end.x - start.x) * part, y: start.y + (end.y - start.y) * part })
     )
   })
   const touching = shape === 'hollow' ? restsOn(heights) : [0, STEPS]
   let found: { depth: number; at: number; from: number; to: number } | null = null
   let area = 0
+  const flat: number[] = []
   for (const [n, a] of touching.entries()) {
     const b = touching[n + 1]
     if (b === undefined) break
@@ -113,15 +116,20 @@ export function behindStrip(
       const depth = Math.abs(chord - (heights[i] ?? 0))
       if (i < b) area += (depth * long) / STEPS
       if (depth > (found?.depth ?? 0)) found = { depth, at: i, from: a, to: b }
+      if (shape === 'belly' && heights[i] === 0) flat.push(i)
     }
   }
   if (!found || found.depth < 1) return null
+  // over a belly it bends from where the wall begins to stand out to where it ends
+  const { at } = found
+  const from = Math.max(found.from, ...flat.filter((i) => i < at))
+  const to = Math.min(found.to, ...flat.filter((i) => i > at))
   const place = (step: number) => nearestNanometer((long * step) / STEPS)
   return {
     shape,
     depth: nearestNanometer(found.depth),
-    length: nearestNanometer(place(found.to) - place(found.from)),
-    at: place(found.at),
+    length: nearestNanometer(place(to) - place(from)),
+    at: place(at),
     area,
   }
 }

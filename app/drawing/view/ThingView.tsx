@@ -59,9 +59,25 @@ function Inside({ node, frame, palette }: { node: ThingNode; frame: Frame; palet
       return (
         <>
           <rect x={x} y={y} width={width} height={height} fill={palette.ink} fillOpacity={0.72} {...line} />
-          <path
-            d={`M${middleX} ${y + height * 0.3}q${width * 0.16} ${height * 0.28} 0 ${height * 0.5}q${-width * 0.16} ${-height * 0.22} 0 ${-height * 0.5}`}
-            fill={palette.rod}
+          {/* a grate, so that it reads as a hearth */}
+          {Array.from({ length: 5 }, (_, n) => x + width * (0.3 + n * 0.1)).map((at) => (
+            <line
+              key={at}
+              x1={at}
+              x2={at}
+              y1={y + height * 0.72}
+              y2={y + height * 0.94}
+              stroke={palette.rod}
+              strokeWidth={2}
+            />
+          ))}
+          <line
+            x1={x + width * 0.26}
+            x2={x + width * 0.74}
+            y1={y + height * 0.74}
+            y2={y + height * 0.74}
+            stroke={palette.rod}
+            strokeWidth={2}
           />
         </>
       )

@@ -2,13 +2,12 @@ import { cornersShared, sightsOf } from '~/core/layout/sight'
 import { EditLengthWord } from '~/editor/EditLength'
 import { useWallEditor } from '~/editor/WallEditor'
 import { inches } from '~/length'
-import { sightTexts, standName, standText as text } from '~/messages'
+import { capital, sightText, standName, standText as text } from '~/messages'
 import { inForce, type Stand } from '~/model'
 import { Choice } from '~/ui/Choice'
 import { Fold } from '~/ui/Fold'
 import { Fractions } from '~/ui/Fractions'
 import { Soft } from '~/ui/page'
-import { Table } from '~/ui/Table'
 import { EditButton } from './EditButton'
 
 const KINDS: readonly Stand['kind'][] = ['plumb', 'square', 'left', 'right', 'own']
@@ -64,34 +63,20 @@ export function SightFold() {
   const isShared = stand.kind === 'own' && stand.left === shared.left && stand.right === shared.right
   return (
     <Fold title={text.sight} aside={standName(stand.kind)}>
-      <Table>
-        <caption>{text.over}</caption>
-        <thead>
-          <tr>
-            {text.columns.map((name) => (
-              <th key={name} scope="col">
-                {name}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {sights.map((sight) => (
-            <tr key={sight.stand.kind} data-stand={sight.stand.kind}>
-              <th scope="row">
-                <EditButton edits={stood(sight.stand)} isNow={sight.stand.kind === stand.kind}>
-                  {standName(sight.stand.kind)}
-                </EditButton>
-              </th>
-              {sightTexts(sight, wording).map((figure, i) => (
-                <td key={i}>
-                  <Fractions text={figure} />
-                </td>
-              ))}
-            </tr>
-          ))}
-        </tbody>
-      </Table>
+      <ul aria-label={text.sight} style={{ display: 'grid', gap: 6 }}>
+        {sights.map((sight) => (
+          <li key={sight.stand.kind} data-stand={sight.stand.kind}>
+            <EditButton edits={stood(sight.stand)} isNow={sight.stand.kind === stand.kind} wide>
+              <b>{capital(standName(sight.stand.kind))}</b>
+              <br />
+              <small>
+                <Fractions text={sightText(sight, wording)} />
+              </small>
+            </EditButton>
+          </li>
+        ))}
+      </ul>
+      <Soft>{text.over}</Soft>
       {isShared ? null : (
         <EditButton edits={stood({ kind: 'own', ...shared })} wide>
           {text.share}

@@ -13,6 +13,13 @@ const Cards = styled.section`
   gap: ${space.s};
 `
 
+/** It stands in the narrow column beside the wall. */
+const Narrow = styled(Table)`
+  & th {
+    white-space: normal;
+  }
+`
+
 /** The blocks that hold heights and margins, a card for each thing they stand on. */
 export function BlockCards() {
   const { plan, workpiece, wording } = useWallEditor()
@@ -23,7 +30,7 @@ export function BlockCards() {
       <h2>{text.title}</h2>
       <Soft>{cards.length === 0 ? text.none : text.lead}</Soft>
       {cards.map(({ datum, blocks }) => (
-        <Table key={datum.kind === 'band' ? datum.bandId : datum.kind} data-block-card={datum.kind}>
+        <Narrow key={datum.kind === 'band' ? datum.bandId : datum.kind} data-block-card={datum.kind}>
           <caption>{blockDatumText(datum, floorComes, wording)}</caption>
           <tbody>
             {blocks.map((block) => (
@@ -42,7 +49,7 @@ export function BlockCards() {
               </tr>
             ))}
           </tbody>
-        </Table>
+        </Narrow>
       ))}
     </Cards>
   )

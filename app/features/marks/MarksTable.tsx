@@ -64,7 +64,7 @@ export function MarksTable({ datum, edge, hook }: { datum: Datum; edge: Edge; ho
     <Marks>
       <caption>
         <Fractions
-          text={`From the ${datum} corner, the tape hooked along ${name(hook)}.${others.length > 0 ? ' This end of the wall leans: marks along another line are others.' : ''}`}
+          text={`From the ${datum} corner, the tape hooked along ${name(hook)}.${others.length > 0 ? ' The end of the wall or the strips lean: marks along another line are others.' : ''}`}
         />{' '}
         <span role="status">{markText.count(done, marks.length)}</span>
       </caption>

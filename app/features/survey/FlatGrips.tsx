@@ -70,8 +70,8 @@ export function FlatGrips({ frame, picked, pick }: Picking & { frame: Frame }) {
               strokeLinecap="round"
             />
             <text
-              x={frame.toX(reading.x)}
-              y={frame.toY(reading.y) - 10}
+              x={to.x + u.x * 8 + 4}
+              y={to.y - u.y * 8 - 4}
               textAnchor="middle"
               fontSize={15}
               fontWeight={700}

@@ -37,6 +37,12 @@ export function MeasureStage() {
   const [flatPicked, pickFlat] = useState<string | null>(null)
   const [look, setLook] = useState<Look>('plain')
   const questions = openQuestions(survey).length
+  // at hand where it is shown on the drawing, else in its order
+  const flat = (
+    <Fold title={flatText.title} aside={`${survey.flatness.length} laid`} open={look === 'flat'}>
+      <FlatPanel picked={flatPicked} pick={pickFlat} />
+    </Fold>
+  )
   return (
     <Split>
       <Drawn>
@@ -68,6 +74,7 @@ export function MeasureStage() {
         />
       </Drawn>
       <Side aria-label="Measurements">
+        {look === 'flat' ? flat : null}
         <Fold title="The wall" open>
           <WallLine />
           <WidthField least={LEAST} most={MOST} />
@@ -102,14 +109,7 @@ export function MeasureStage() {
         >
           <ThingsPanel picked={picked} pick={pick} />
         </Fold>
-        <Fold
-          title={flatText.title}
-          aside={`${survey.flatness.length} laid`}
-          key={look === 'flat' ? 'flat' : 'other'}
-          open={look === 'flat'}
-        >
-          <FlatPanel picked={flatPicked} pick={pickFlat} />
-        </Fold>
+        {look === 'flat' ? null : flat}
         <Fold title="Studs and nails" aside={`${survey.behind.studs.length} studs`}>
           <BehindPanel />
         </Fold>
