@@ -47,6 +47,8 @@ test('a wall out by half an inch: closure refuses, is mended; every batten its o
   for (const [question, answer] of [
     ['Ledges', 'none here'],
     ['The building dates from', 'before 1978'],
+    ['Fireplace', 'none here'],
+    ['The floor', 'stays as it is'],
     ['Furniture', 'stays'],
     ['A bed or crib', 'yes'],
   ] as const)

@@ -62,6 +62,7 @@ function crossChecks(file: JobFile): FileProblem[] {
       const path = `rooms[${r}].walls[${w}]`
       once(`${path}.survey.things`, wall.survey.things)
       once(`${path}.survey.readings`, wall.survey.readings)
+      once(`${path}.survey.flatness`, wall.survey.flatness)
       once(`${path}.survey.behind.keepOuts`, wall.survey.behind.keepOuts)
       once(`${path}.design.frame.rails`, wall.design.frame.rails)
       wall.design.frame.rails.forEach(({ id }, i) => {

@@ -60,6 +60,17 @@ describe('walls typed one a line', () => {
     expect(inside.things).toEqual([])
   })
 
+  test('what gives heat, and a breast that stands out, are placed as openings are', () => {
+    const { things } = one(
+      '163 x 94, fireplace 35 x 29 at 61, chimney breast 52 x 94 at 52 1/2, radiator at 120',
+    ).survey
+    expect(things.map(({ kind, left }) => [kind, left])).toEqual([
+      ['fireplace', inches(61)],
+      ['chimneyBreast', inches(52.5)],
+      ['radiator', inches(120)],
+    ])
+  })
+
   test('a name alone is a wall to measure; empty lines are none', () => {
     expect(readWallLines('Long wall\n\n  \nShort wall:', 'inches')).toEqual({
       ok: true,

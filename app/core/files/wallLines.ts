@@ -40,6 +40,11 @@ const KINDS: readonly (readonly [RegExp, ThingKind])[] = [
   [/^thermostat\b/i, 'thermostat'],
   [/^vent\b/i, 'vent'],
   [/^sconce\b/i, 'sconce'],
+  [/^chimney breast\b/i, 'chimneyBreast'],
+  [/^fireplace\b/i, 'fireplace'],
+  [/^stove\b/i, 'stove'],
+  [/^radiator\b/i, 'radiator'],
+  [/^heater\b/i, 'heater'],
 ]
 
 const BEYOND: readonly (readonly [RegExp, Exclude<WidthRead, 'corners'>])[] = [

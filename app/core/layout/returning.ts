@@ -34,7 +34,8 @@ export function stuffOf(
 
 /** The id of the strip that a thing goes back as. */
 export function returningId(thingId: string): StripId {
-  return railId(`back.${thingId}`)
+  // no rail of a design can have such a name
+  return railId(`back:${thingId}`)
 }
 
 /** The trim as it stood, to be cut at all that was laid out where it goes back: it is cut from itself, never from a board. */
