@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs'
 import highs from 'highs'
+import { readingsThatMatter, usualMisses } from '~/core/asbuilt/matters'
 import { computePlan } from '~/core/computePlan'
 import { proposalCards } from '~/core/judgement/cards'
 import { heightProposals } from '~/core/judgement/heights'
@@ -112,6 +113,9 @@ const solve = highsSolver(() => highs())
 for (const wall of file.value.rooms.flatMap((room) => room.walls)) {
   const workpiece: Workpiece = { wall, settings: file.value.settings }
   await measure(`whole plan without boards, ${wall.name}`, 100, () => computePlan(workpiece))
+  await measure(`what a miss of each reading spoils, ${wall.name}`, 5, () =>
+    readingsThatMatter(workpiece, usualMisses('inches')),
+  )
   const requests = boardRequests(computePlan(workpiece).cutList, file.value.settings)
   await measure(`first board plan, ${wall.name}`, 50, () => requests.map(planBoardsQuickly))
   await measure(`proven board plan, ${wall.name}`, 20, async () => {

@@ -8,11 +8,18 @@ import { Button } from '~/ui/Button'
 import { Fractions } from '~/ui/Fractions'
 import { LengthField } from '~/ui/LengthField'
 import { Row, Soft } from '~/ui/page'
-import { space } from '~/ui/theme'
+import { narrow, space } from '~/ui/theme'
 import { searchMatters } from '~/workers/proposalsClient'
 import { useWorkerAnswer } from './useWorkerAnswer'
 import { useWallEditor } from './WallEditor'
 
+/** Above the cut list its room is there before the answer is: nothing below it jumps. */
+const Brief = styled.section`
+  min-height: 136px;
+  ${narrow} {
+    min-height: 232px;
+  }
+`
 const Item = styled.li`
   display: flex;
   flex-wrap: wrap;
@@ -88,11 +95,12 @@ export function Matters({ brief = false }: { brief?: boolean }) {
     [workpiece, units],
   )
   const { answer, searching, failed } = useWorkerAnswer(question, searchMatters, true)
+  const Section = brief ? Brief : 'section'
   const few = brief ? FEW.brief : FEW.full
   const shown = all ? answer : answer?.slice(0, few)
   const rest = (answer?.length ?? 0) - few
   return (
-    <section aria-label={text.title} aria-busy={searching} data-matters>
+    <Section aria-label={text.title} aria-busy={searching} data-matters>
       <h2>{text.title}</h2>
       <Soft>
         {failed ? text.failed : answer === null ? text.working : answer.length === 0 ? text.none : text.lead}
@@ -110,6 +118,6 @@ export function Matters({ brief = false }: { brief?: boolean }) {
           {all ? text.fewer : text.more(rest)}
         </Button>
       ) : null}
-    </section>
+    </Section>
   )
 }

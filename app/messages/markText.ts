@@ -13,8 +13,8 @@ export const markText = {
       present: 'Heights from the floor there is',
       only: 'Heights from the finished floor',
     })[which],
-  laser: (height: number, w: Wording) =>
-    `Heights from the laser line, which stands ${sayWithUnit(height, w)} up from the finished floor at the left corner`,
+  laser: (height: number, comes: boolean, w: Wording) =>
+    `Heights from the laser line, which stands ${sayWithUnit(height, w)} up from the ${comes ? 'floor there is' : 'finished floor'} at the left corner`,
   count: (done: number, all: number) =>
     all === 0 ? '' : done === all ? `✓ All ${all} are on the wall.` : `${done} of ${all} on the wall.`,
   allDone: (all: number) => `✓ All ${all} are on the wall`,

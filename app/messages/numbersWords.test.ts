@@ -122,8 +122,13 @@ test('fixing says why, with what, and where nothing is driven', () => {
 })
 
 test('names of hooks, fillers, turns and heights', () => {
-  expect(plain(hookName('foot', inches(3.5), w))).toBe('the foot line, 3 1/2 up')
-  expect(plain(hookName({ height: 1 }, inches(48), w))).toBe('the laser line, 48 up')
+  expect(plain(hookName('foot', { height: inches(3.5), from: 'floor' }, w))).toBe('the foot line, 3 1/2 up')
+  expect(plain(hookName({ height: 1 }, { height: inches(48), from: 'floor' }, w))).toBe(
+    'the laser line, 48 up',
+  )
+  expect(plain(hookName('head', { height: inches(60), from: 'coming' }, w))).toBe(
+    'the head line, 60 up from the floor that will be',
+  )
   expect([
     stripName('filler-left', w),
     pieceName({ stripId: 'filler-right' }, w),

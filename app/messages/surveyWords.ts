@@ -52,6 +52,7 @@ export function batchText({ advice, why, spread }: BatchAdvice, w: Wording): { n
     readingsDiffer: `the wall is out by ${sayWithUnit(spread, w)}`,
     readTooSeldom: 'the wall was read at too few places to trust the figure',
     meetsThing: 'it ends at something on the wall',
+    goesBack: 'it goes back when all it meets is up, cut from itself',
   }[why]
   return { name, why: reason }
 }

@@ -175,9 +175,16 @@ export function money(hundredths: number, currency: string): string {
 }
 
 /** The foot line at 3 1/2, the head line at 61, the laser line at 48. */
-export function hookName(hook: 'foot' | 'head' | object, height: number, w: Wording): string {
+export function hookName(
+  hook: 'foot' | 'head' | object,
+  { height, from }: { readonly height: number; readonly from: 'floor' | 'present' | 'coming' },
+  w: Wording,
+): string {
   const line = hook === 'foot' ? 'foot line' : hook === 'head' ? 'head line' : 'laser line'
-  return `the ${line}, ${say(height, w)} up`
+  const floor = { floor: '', present: ' from the floor there is', coming: ' from the floor that will be' }[
+    from
+  ]
+  return `the ${line}, ${say(height, w)} up${floor}`
 }
 
 function rowWords(row: number | undefined): string {

@@ -233,9 +233,12 @@ export function withDesign(document: DesignDocument, patch: Partial<Design>): De
 
 /** What of a design is no one wall's: its pattern, that pattern's options, the frame. What goes with a copied layout. */
 export function sharedOf(design: Design): Partial<Design> {
+  const { stand, ...options } = picked(design, OPTION_KEYS[design.pattern])
   return {
     pattern: design.pattern,
-    ...picked(design, OPTION_KEYS[design.pattern]),
+    ...options,
+    // how far this wall's uprights lean is measured on this wall
+    ...(stand && stand.kind !== 'own' ? { stand } : {}),
     ...picked(design, FRAME_KEYS),
   }
 }

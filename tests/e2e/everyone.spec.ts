@@ -225,7 +225,7 @@ test('the sentence tells the part covered and what a pattern keeps, and takes ea
   await expect(page.locator('[data-kept=extent]')).toHaveCount(0)
   await page.getByRole('radio', { name: 'Grid', exact: true }).click()
   await expect(page.locator('[data-patterns-kept]')).toContainText('Kept as left, for the way back: battens')
-  await pickWord(page, 'Border', /on three sides/)
+  await pickWord(page, 'Border', /on three sides, butted/)
   await expect(page.getByTestId('closing-sum')).toContainText('closes on the wall')
   await page.getByRole('radio', { name: 'Battens', exact: true }).click()
   await expect(title).toHaveText(before)

@@ -7,7 +7,8 @@ import { wallShape } from '../survey/wallShape'
 /** May equal pieces be cut at one stop, and why. `spread` is how far the wall differs from true there, nanometers. */
 export interface BatchAdvice {
   readonly advice: 'batch' | 'measureInPlace' | 'scribe'
-  readonly why: 'betweenStrips' | 'readingsAgree' | 'readingsDiffer' | 'readTooSeldom' | 'meetsThing'
+  readonly why:
+    'betweenStrips' | 'readingsAgree' | 'readingsDiffer' | 'readTooSeldom' | 'meetsThing' | 'goesBack'
   readonly spread: number
 }
 
@@ -72,6 +73,9 @@ export function batchAdvice(
   { wall, settings }: Workpiece,
 ): BatchAdvice {
   const inRow = pieces.filter(({ id }) => row.pieceIds.includes(id))
+  // it is cut when all it meets is up
+  if (inRow.some(({ role }) => role === 'sideTrim'))
+    return { advice: 'measureInPlace', why: 'goesBack', spread: 0 }
   if (inRow.some(({ startsAt, endsAt }) => startsAt === 'thing' || endsAt === 'thing'))
     return { advice: 'measureInPlace', why: 'meetsThing', spread: 0 }
   const bounds = [...new Set(inRow.flatMap(boundsOfPiece))]

@@ -9,6 +9,7 @@ import { rectangle } from '../geometry'
 import { layOut } from '../layout/layOutWall'
 import { equalGap, placeStrips } from '../spacing'
 import { proposalCards } from './cards'
+import { overHollows } from './overHollows'
 import { propose } from './propose'
 import { boardsFor, offAxis, onStuds } from './score'
 import { unevenBays } from './unevenBays'
@@ -153,6 +154,45 @@ describe('proposals', () => {
     const gaps = plan.layout.placement?.gaps ?? []
     expect(Math.max(...gaps) - Math.min(...gaps)).toBeLessThanOrEqual(inches(3) + 2)
     expect(plan.closing?.difference).toBe(0)
+  })
+
+  test('the worst hollow falls between strips where that counts, and there is a layout that does it', () => {
+    const weights = {
+      plates: 0,
+      slivers: 0,
+      wish: 0,
+      symmetry: 0,
+      studs: 0,
+      boards: 0,
+      pieces: 0,
+      hollows: 10,
+    }
+    const base = battenWall(131, [], { weights, shiftUpTo: inches(2) })
+    const flatness = [
+      {
+        id: 'f',
+        x: inches(65.5),
+        y: inches(40),
+        lie: 'up',
+        length: inches(9),
+        gap: inches(0.25),
+        shape: 'hollow',
+      },
+    ] as const
+    const hollow = {
+      ...base,
+      wall: { ...base.wall, survey: { ...base.wall.survey, flatness: [...flatness] } },
+    }
+    const [best] = propose(hollow).proposals
+    const after = applyEdits(hollow, best?.edits ?? [])
+    const { layout, findings } = computePlan(after)
+    expect(findings.map(({ says }) => says.code)).not.toContain('notFlat')
+    const over = overHollows(layout)
+    expect(
+      Math.max(...layout.uprights.map(({ left, right }) => over?.((left + right) / 2) ?? 1)),
+    ).toBeLessThan(0.2)
+    expect(over?.(inches(65.5))).toBeGreaterThan(0.9)
+    expect(overHollows(computePlan(base).layout)).toBeNull()
   })
 
   test('weights move the order: what counts for nothing decides nothing', () => {

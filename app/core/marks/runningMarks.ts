@@ -31,6 +31,21 @@ export function hookHeight(
   return baseAt(lines, datum === 'left' ? left : right) + (hook === 'foot' ? uprightFoot : uprightHead)
 }
 
+/**
+ * The hook's height as it is said, and from which floor: foot and head line go by the floor that will be, as all heights of a layout;
+ * a laser stands on the floor there is.
+ */
+export function hookSaid(
+  layout: Layout,
+  datum: Datum,
+  hook: Hook,
+): { readonly height: number; readonly from: 'floor' | 'present' | 'coming' } {
+  const { build } = layout.lines
+  if (build === 0) return { height: hookHeight(layout, datum, hook), from: 'floor' }
+  if (typeof hook === 'object') return { height: hook.height, from: 'present' }
+  return { height: hookHeight(layout, datum, hook) - build, from: 'coming' }
+}
+
 /** Where along the wall the tape's hook is: the end of the wall at that height, which need not be plumb. */
 export function hookedAt(layout: Layout, datum: Datum, hook: Hook): number {
   return profileAt(layout.shape[datum], hookHeight(layout, datum, hook))

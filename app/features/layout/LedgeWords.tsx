@@ -1,12 +1,12 @@
 import { EditLengthWord } from '~/editor/EditLength'
 import { useWallEditor } from '~/editor/WallEditor'
-import { inches, ZERO } from '~/length'
+import { inches, millimeters, ZERO } from '~/length'
 import { ledgeText as text } from '~/messages'
 import { type Edit, type Ledge, LEDGE_ENDS, type Material } from '~/model'
 import { Button } from '~/ui/Button'
 import { Choice } from '~/ui/Choice'
 
-/** As a shelf usually starts: its stuff's width, square ends, brackets on every second stud for deep ones. Common practice, no source. */
+/** As a shelf starts: its stuff's width, square ends, no brackets. */
 const USUAL: Ledge = { depth: null, past: ZERO, ends: 'square', brackets: null }
 const EVERY = ['0', '1', '2'] as const
 
@@ -24,7 +24,7 @@ export function LedgeWords({
   ledge: Ledge | undefined
   toEdits: (next: Ledge | undefined) => readonly Edit[]
 }) {
-  const { edit } = useWallEditor()
+  const { edit, workpiece } = useWallEditor()
   if (!ledge)
     return (
       <>
@@ -78,7 +78,14 @@ export function LedgeWords({
         onChange={(id) =>
           edit(
             put({
-              brackets: id === '0' ? null : { arm: brackets?.arm ?? inches(4), every: Number(id) },
+              brackets:
+                id === '0'
+                  ? null
+                  : {
+                      arm:
+                        brackets?.arm ?? (workpiece.settings.units === 'mm' ? millimeters(100) : inches(4)),
+                      every: Number(id),
+                    },
             }),
             'done',
           )

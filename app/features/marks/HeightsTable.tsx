@@ -64,7 +64,9 @@ export function HeightsTable({
         <caption>
           <Fractions
             text={
-              from === 'laser' ? markText.laser(laser, wording) : markText.floorOf(build > 0 ? from : 'only')
+              from === 'laser'
+                ? markText.laser(laser, build > 0, wording)
+                : markText.floorOf(build > 0 ? from : 'only')
             }
           />
         </caption>

@@ -7,7 +7,7 @@ import {
   type Edge,
   headLessFoot,
   type Hook,
-  hookHeight,
+  hookSaid,
   runningMarks,
   spacerBlock,
 } from '~/core/marks/runningMarks'
@@ -163,7 +163,7 @@ export function MarkWalk({
     else if (left >= 0) goTo(left)
     else setEnded(true)
   }
-  const line = hookName(hook, hookHeight(plan.layout, datum, hook), wording)
+  const line = hookName(hook, hookSaid(plan.layout, datum, hook), wording)
   return (
     <Card aria-label="One mark at a time">
       {ended && done === marks.length ? (
@@ -195,7 +195,7 @@ export function MarkWalk({
               <span data-testid="other-line">
                 <Fractions
                   text={walkText.leans(
-                    hookName(otherHook, hookHeight(plan.layout, datum, otherHook), wording),
+                    hookName(otherHook, hookSaid(plan.layout, datum, otherHook), wording),
                     say(other[edge].tick, wording),
                   )}
                 />{' '}

@@ -5,7 +5,7 @@ import {
   type Edge,
   headLessFoot,
   type Hook,
-  hookHeight,
+  hookSaid,
   runningMarks,
 } from '~/core/marks/runningMarks'
 import { useSelected, useWallEditor } from '~/editor/WallEditor'
@@ -51,7 +51,7 @@ export function MarksTable({ datum, edge, hook }: { datum: Datum; edge: Edge; ho
   const selected = useSelected()
   const { tape, units } = workpiece.settings
   const { marks: onWall, isMarked, setMarked } = useMarked()
-  const name = (each: Hook) => hookName(each, hookHeight(plan.layout, datum, each), wording)
+  const name = (each: Hook) => hookName(each, hookSaid(plan.layout, datum, each), wording)
   const marks = runningMarks(plan.layout, datum, tape, hook)
   const others = useOtherHooks(datum, hook).map((each) => ({
     hook: each,

@@ -1,13 +1,17 @@
 import { EditLength } from '~/editor/EditLength'
 import { useWallEditor } from '~/editor/WallEditor'
-import { inches } from '~/length'
+import { inches, millimeters } from '~/length'
 import { floorFieldText as text } from '~/messages'
 import { COVERINGS, FLOOR_WHEN, type FloorToCome } from '~/model'
 import { Choice } from '~/ui/Choice'
 import { Pair } from '~/ui/fields'
 
 /** A usual build-up: common practice, no source. */
-const USUAL: FloorToCome = { covering: 'tile', build: inches(0.5), when: 'before' }
+const usual = (units: string): FloorToCome => ({
+  covering: 'tile',
+  build: units === 'mm' ? millimeters(12) : inches(0.5),
+  when: 'before',
+})
 
 /** A floor that is still to come: what, how high, and when. */
 export function FloorField() {
@@ -24,7 +28,10 @@ export function FloorField() {
           ...COVERINGS.map((id) => ({ id, text: text.covering(id) })),
         ]}
         onChange={(id) =>
-          edit(set(id === 'none' ? null : { ...(floorToCome ?? USUAL), covering: id }), 'done')
+          edit(
+            set(id === 'none' ? null : { ...(floorToCome ?? usual(workpiece.settings.units)), covering: id }),
+            'done',
+          )
         }
       />
       {floorToCome ? (
