@@ -34,19 +34,15 @@ const PICTURES = [
   { name: 'measure', wall: 'Long wall', stage: 'measure', size: DESK },
   { name: 'layout', wall: 'Long wall', stage: 'layout', size: DESK, then: press('[data-strip="batten-5"]') },
   {
-    name: 'measure-things',
-    wall: 'Window wall',
+    name: 'measure-flat',
+    wall: 'Range wall',
     stage: 'measure',
     size: DESK,
-    then: async (page) => {
-      await page.locator('[data-grip=window]').click()
-      await page.getByRole('radio', { name: 'keep clear' }).click()
-      await page.locator('main aside').evaluate((side) => side.scrollTo(0, 700))
-    },
+    then: press('text=how flat'),
   },
   { name: 'layout-finding', wall: 'Window wall', stage: 'layout', size: DESK },
   { name: 'room', link: 'All walls of Dining room together', size: DESK },
-  { name: 'grid', wall: 'Gallery wall', stage: 'layout', size: DESK },
+  { name: 'grid', wall: 'Scullery wall', stage: 'layout', size: DESK },
   { name: 'stair', wall: 'Stair wall', stage: 'layout', size: DESK, then: press('[data-strip="box-5"]') },
   {
     name: 'proposals',
@@ -80,7 +76,7 @@ const PICTURES = [
     },
   },
   { name: 'mark', wall: 'Bed wall', stage: 'mark', size: DESK, then: press('[data-rod-strip="batten-3"]') },
-  { name: 'cut', wall: 'Long wall', stage: 'cut', size: DESK, then: press('[data-strip="batten-5"]') },
+  { name: 'cut', wall: 'Range wall', stage: 'cut', size: DESK, then: press('[data-strip="batten-8"]') },
   { name: 'buy', wall: 'Long wall', stage: 'buy', size: DESK },
   { name: 'phone-mark', wall: 'Long wall', stage: 'mark', size: PHONE },
   { name: 'phone-layout', wall: 'Long wall', stage: 'layout', size: PHONE },

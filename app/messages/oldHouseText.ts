@@ -2,6 +2,7 @@ import type { FlatAdvice } from '~/core/cutting/flat'
 import type { Sight } from '~/core/layout/sight'
 import type { Block, BlockDatum } from '~/core/marks/blocks'
 import type { PrepStep } from '~/core/stock/preparing'
+import { tickOf } from '~/length'
 import type { Flatness, FloorToCome, Heat, Ledge, Lie, Make } from '~/model'
 import { flatShapeName, flatWayText, standName } from './wallFindingText'
 import { capital, say, sayWithUnit, stripName, type Wording } from './words'
@@ -72,8 +73,10 @@ export function heatFieldLabel(kind: Heat): string {
   return kind === 'fireplace' ? 'Strips keep clear of the opening by' : 'Strips keep clear of it by'
 }
 
-/** Less than this is none, to the eye and to the level. */
-const SEEN = 10_000
+/** Less than half a tick is none: it would be told as 0. */
+function isNone(by: number, { format }: Wording): boolean {
+  return Math.abs(by) < tickOf(format.tape) / 2
+}
 
 /** 3/8 right. */
 function aside(by: number, w: Wording): string {
@@ -81,13 +84,11 @@ function aside(by: number, w: Wording): string {
 }
 
 function opens(by: number, w: Wording): string {
-  return Math.abs(by) < SEEN
-    ? 'parallel'
-    : `${say(Math.abs(by), w)} ${by > 0 ? 'wider' : 'narrower'} at the head`
+  return isNone(by, w) ? 'parallel' : `${say(Math.abs(by), w)} ${by > 0 ? 'wider' : 'narrower'} at the head`
 }
 
 function square(by: number, w: Wording): string {
-  return Math.abs(by) < SEEN ? 'square' : `${say(Math.abs(by), w)} off square`
+  return isNone(by, w) ? 'square' : `${say(Math.abs(by), w)} off square`
 }
 
 export const standText = {
@@ -105,7 +106,7 @@ export const standText = {
 
 /** Heads 1/4 right of plumb; left corner 3/16 wider at the head, right corner parallel; floor square, ceiling 1/8 off square. */
 export function sightText(sight: Sight, w: Wording): string {
-  const plumb = Math.abs(sight.offPlumb) < SEEN ? 'plumb' : `heads ${aside(sight.offPlumb, w)} of plumb`
+  const plumb = isNone(sight.offPlumb, w) ? 'plumb' : `heads ${aside(sight.offPlumb, w)} of plumb`
   return `${capital(plumb)}. Left corner ${opens(sight.leftCorner, w)}, right corner ${opens(sight.rightCorner, w)}. Floor ${square(sight.offFloor, w)}, ceiling ${square(sight.offCeiling, w)}.`
 }
 

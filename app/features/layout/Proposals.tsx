@@ -22,7 +22,7 @@ import { Button } from '~/ui/Button'
 import { Fractions } from '~/ui/Fractions'
 import { Row, Soft } from '~/ui/page'
 import { PopoverBody, PopoverCard } from '~/ui/PopoverCard'
-import { narrow, space, type } from '~/ui/theme'
+import { narrow, space, touch, type } from '~/ui/theme'
 import { searchProposals } from '~/workers/proposalsClient'
 import { JudgementFields } from './JudgementFields'
 import { useWorkerAnswer } from '~/editor/useWorkerAnswer'
@@ -116,6 +116,14 @@ const Ask = styled(Button)`
   min-height: 36px;
   padding: 0;
   justify-content: center;
+  ${touch} {
+    min-width: 48px;
+    min-height: 48px;
+    /* the mark stays in its corner, off the figures */
+    align-items: flex-start;
+    justify-content: flex-end;
+    padding: 9px;
+  }
 `
 const MARKS = { better: '▾', worse: '▴' } as const
 

@@ -5,7 +5,7 @@ import { blockDatumText, blocksText as text, blockText, capital } from '~/messag
 import { Fractions } from '~/ui/Fractions'
 import { Soft } from '~/ui/page'
 import { Table } from '~/ui/Table'
-import { space } from '~/ui/theme'
+import { space, type } from '~/ui/theme'
 import { Reading } from './Reading'
 
 const Cards = styled.section`
@@ -17,6 +17,11 @@ const Cards = styled.section`
 const Narrow = styled(Table)`
   & th {
     white-space: normal;
+  }
+  & th > small {
+    display: block;
+    font-size: ${type.small};
+    font-weight: 400;
   }
 `
 
