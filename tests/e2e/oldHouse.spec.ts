@@ -71,8 +71,8 @@ test('a fireplace wall with unequal sides: kept clear of the fire, a floor to co
   await heights.getByRole('radio', { name: 'from the floor there is' }).click()
   await expect(heights.locator('[data-height=baseTop]')).toContainText('5')
   await expect(heights.getByText('Heights from the floor there is')).toBeVisible()
-  // a prop block stands on the base
-  await expect(page.locator('[data-block-card=baseboard] [data-block=prop]')).toBeVisible()
+  // a prop block stands on the bottom rail
+  await expect(page.locator('[data-block-card=band] [data-block=prop]')).toBeVisible()
   await expectAccessible(page)
 
   // a build-up higher than the base leaves nothing of it
