@@ -28,6 +28,8 @@ const Item = styled.li`
   padding: ${space.s} 0;
   border-bottom: 1px solid var(--line);
 `
+/** Hundreds of figures on a wall of hundreds of pieces take longer than anyone waits. */
+const GIVE_UP_MS = 30_000
 /** So many are shown until all are asked for; beside the cut list the worst alone. */
 const FEW = { full: 3, brief: 1 }
 
@@ -94,7 +96,7 @@ export function Matters({ brief = false }: { brief?: boolean }) {
     }),
     [workpiece, units],
   )
-  const { answer, searching, failed } = useWorkerAnswer(question, searchMatters, true)
+  const { answer, searching, failed } = useWorkerAnswer(question, searchMatters, true, GIVE_UP_MS)
   const Section = brief ? Brief : 'section'
   const few = brief ? FEW.brief : FEW.full
   const shown = all ? answer : answer?.slice(0, few)

@@ -9,6 +9,8 @@ export function useWorkerAnswer<Question, Answer>(
   question: Question,
   ask: (question: Question) => WorkerJob<Answer>,
   enabled: boolean,
+  /** After so long it is given up, and said to have failed. */
+  deadlineMs: number | null = null,
 ): { answer: Answer | null; searching: boolean; failed: boolean } {
   const [state, setState] = useState<{ of: Question | null; answer: Answer | null; failed: boolean }>({
     of: null,
@@ -21,12 +23,20 @@ export function useWorkerAnswer<Question, Answer>(
     let job: WorkerJob<Answer> | null = null
     let ended = false
     const timer = setTimeout(async () => {
-      job = asked.current(question)
+      const asking = asked.current(question)
+      job = asking
+      const giveUp = () => {
+        asking.cancel()
+        if (!ended) setState((before) => ({ ...before, of: question, failed: true }))
+      }
+      const deadline = deadlineMs === null ? null : setTimeout(giveUp, deadlineMs)
       try {
-        const answer = await job.answer
+        const answer = await asking.answer
         if (!ended) setState({ of: question, answer, failed: false })
       } catch {
         if (!ended) setState((before) => ({ ...before, of: question, failed: true }))
+      } finally {
+        if (deadline !== null) clearTimeout(deadline)
       }
     }, PAUSE_MS)
     return () => {
@@ -34,6 +44,6 @@ export function useWorkerAnswer<Question, Answer>(
       clearTimeout(timer)
       job?.cancel()
     }
-  }, [question, enabled])
+  }, [question, enabled, deadlineMs])
   return { answer: state.answer, searching: enabled && state.of !== question, failed: state.failed }
 }

@@ -46,7 +46,7 @@ export const matterText = {
   lead: 'Figures read only once, and what a miss would spoil. The worst first.',
   working: 'Planning again with each of them off…',
   none: 'No figure read only once would spoil a piece.',
-  failed: 'This could not be worked out. Change something, or load the page again.',
+  failed: 'This took too long to work out. It is tried again after the next change.',
   again: 'Read it again',
   agrees: 'They agree: it counts as read twice.',
   more: (rest: number) => `${rest} more`,

@@ -85,7 +85,7 @@ export function liesApart(a: Polygon, b: Polygon, by: number): boolean {
 }
 
 /** The distance of a point from a stretch between two others. */
-function fromStretch({ x, y }: Point, a: Point, b: Point): number {
+export function fromStretch({ x, y }: Point, a: Point, b: Point): number {
   const [dx, dy] = [b.x - a.x, b.y - a.y]
   const length = dx * dx + dy * dy
   const part = length === 0 ? 0 : Math.min(1, Math.max(0, ((x - a.x) * dx + (y - a.y) * dy) / length))

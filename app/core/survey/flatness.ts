@@ -1,7 +1,7 @@
 import { type Length, nearestNanometer } from '~/length'
 import type { Flatness, FlatWay, Lie, Settings } from '~/model'
 import type { Point } from '../geometry'
-import { unitVector } from '../geometry'
+import { fromStretch, unitVector } from '../geometry'
 
 /** Which way a straightedge lay, in degrees. */
 const LIE_DEG: Readonly<Record<Lie, number>> = { along: 0, up: 90, risesRight: 45, risesLeft: 135 }
@@ -68,6 +68,11 @@ export interface Behind {
 
 const STEPS = 96
 
+/** Whether a hollow or belly comes up to a stretch at all: most lie elsewhere on the wall. */
+function reaches({ reading, along, across }: Unevenness, start: Point, end: Point): boolean {
+  return fromStretch(reading, start, end) < Math.max(along, across) / 2
+}
+
 /** Rests a straight strip on heights taken at even steps: the upper hull's corners, by their numbers. */
 function restsOn(heights: readonly number[]): number[] {
   const hull: number[] = []
@@ -96,12 +101,14 @@ export function behindStrip(
   end: Point,
 ): Behind | null {
   const long = Math.hypot(end.x - start.x, end.y - start.y)
+  const near = all.filter((each) => each.reading.shape === shape && reaches(each, start, end))
+  if (near.length === 0) return null
   const sign = shape === 'hollow' ? -1 : 1
   const heights = Array.from({ length: STEPS + 1 }, (_, i) => {
     const part = i / STEPS
     return (
       sign *
-      unevenAt(all, shape, { x: start.x + (end.x - start.x) * part, y: start.y + (end.y - start.y) * part })
+      unevenAt(near, shape, { x: start.x + (end.x - start.x) * part, y: start.y + (end.y - start.y) * part })
     )
   })
   const touching = shape === 'hollow' ? restsOn(heights) : [0, STEPS]

@@ -98,7 +98,7 @@ function SpacerBlock({ spacer }: { spacer: ReturnType<typeof spacerBlock> }) {
       {spacer ? (
         <>
           <p>
-            Cut one at <Reading reading={spacer.length} />
+            Cut one at <Reading reading={spacer.length} />, from the edge of one {one} to the next
           </p>
           {spacer.checks.length > 0 ? (
             <Soft as="div">

@@ -1,4 +1,3 @@
-import { styled } from 'styled-components'
 import { useWallEditor } from '~/editor/WallEditor'
 import { inches, type Length, millimeters, nanometers, ZERO } from '~/length'
 import { flatnessText, flatText as text, lieName } from '~/messages'
@@ -11,17 +10,8 @@ import { Fractions } from '~/ui/Fractions'
 import { LengthField } from '~/ui/LengthField'
 import { Row, Soft } from '~/ui/page'
 import { Picks } from '~/ui/Picks'
-import { space } from '~/ui/theme'
-import type { Picking } from './ThingsPanel'
+import { Card, type Picking } from './ThingsPanel'
 import { newEntryId } from './takeReading'
-
-const Card = styled.div`
-  display: grid;
-  gap: ${space.m};
-  padding: ${space.m};
-  border: 2px solid var(--chalk);
-  border-radius: 8px;
-`
 
 /** A straightedge as it usually comes, with its middle there; common practice, no source. */
 export function straightedgeAt({ width, height }: Survey, units: string, x: number, y: number): Flatness {

@@ -18,7 +18,8 @@ import { ThingFromLaser } from './ThingFromLaser'
 import { Pair } from '~/ui/fields'
 import { newEntryId } from './takeReading'
 
-const Card = styled.div`
+/** What is in hand, with its fields. */
+export const Card = styled.div`
   display: grid;
   gap: ${space.m};
   padding: ${space.m};
