@@ -2,7 +2,8 @@ import { type Length, nearestNanometer } from '~/length'
 import { type Edit, type Settings, type ThingKind, type WallDocument, type Workpiece, inForce } from '~/model'
 import { boundsOf } from '../geometry'
 import { layOut } from '../layout/layOutWall'
-import type { Layout } from '../layout/layout'
+import type { Layout, Upright } from '../layout/layout'
+import { edgesAt } from '../layout/lean'
 import { rulesOf } from '../patterns/rules'
 
 /** A line on the wall that a strip can be brought to. */
@@ -11,6 +12,8 @@ export interface AlignTarget {
   readonly thingId: string
   readonly side: 'left' | 'right'
   readonly x: number
+  /** Where on that line a strip that leans is to meet it. */
+  readonly y: number
 }
 
 /** The strips moved so that an edge of one comes to a line on the wall. */
@@ -29,13 +32,29 @@ function alignTargets(layout: Layout): AlignTarget[] {
     .filter(({ plate }) => !plate)
     .flatMap(({ id, kind, outline }) => {
       if (kind === 'strip') return []
-      const { left, right } = boundsOf(outline)
+      const { left, right, bottom, top } = boundsOf(outline)
+      const y = (bottom + top) / 2
       return [
-        { kind, thingId: id, side: 'left' as const, x: left },
-        { kind, thingId: id, side: 'right' as const, x: right },
+        { kind, thingId: id, side: 'left' as const, x: left, y },
+        { kind, thingId: id, side: 'right' as const, x: right, y },
       ]
     })
     .filter(({ x }) => x > layout.left && x < layout.right)
+}
+
+/** A lean that is shared out changes with the place: so often moved on, what is left of the way is less than a nanometer. */
+const STEPS = 8
+
+/** How far a strip has to move for its edge to meet a line. */
+function shiftTo(
+  layout: Layout,
+  { left, right }: Upright,
+  edge: 'left' | 'right',
+  { x, y }: AlignTarget,
+): number {
+  let by = 0
+  for (let i = 0; i < STEPS; i++) by += x - edgesAt(layout, { left: left + by, right: right + by }, y)[edge]
+  return by
 }
 
 /**
@@ -49,7 +68,7 @@ export function alignments(layout: Layout): Alignment[] {
   return alignTargets(layout).flatMap((target): Alignment[] => {
     const edge = target.side === 'left' ? 'right' : 'left'
     const moves = uprights
-      .map((upright) => ({ stripId: upright.id, by: target.x - upright[edge] }))
+      .map((upright) => ({ stripId: upright.id, by: shiftTo(layout, upright, edge, target) }))
       .filter(({ by }) => (by > 0 ? by <= placement.rightEnd : -by <= placement.leftEnd))
       .sort((a, b) => Math.abs(a.by) - Math.abs(b.by))
     const [best] = moves

@@ -5,6 +5,7 @@ import { computePlan, type Plan } from '../computePlan'
 import { applyEdits } from '../edits/applyEdit'
 import { gapOf } from '../edits/laidOut'
 import type { Finding, WayOut } from '../findings/finding'
+import { edgesAt } from '../layout/lean'
 import { isUpright } from '../pieces'
 import { type Match, matchEdits, matchGaps, matchMembers, roomWish } from '../room/matchWalls'
 import { spaceUnder } from '../survey/wallLines'
@@ -217,7 +218,8 @@ describe('what a button says is what comes when it is pressed', () => {
         }
         for (const { edits, target, stripId, edge } of alignments(layout)) {
           const after = pressed(workpiece, edits).plan.layout
-          near(target.x, after.uprights.find(({ id }) => id === stripId)?.[edge], 'alignment')
+          const upright = after.uprights.find(({ id }) => id === stripId)
+          near(target.x, upright && edgesAt(after, upright, target.y)[edge], 'alignment')
         }
       }),
       { numRuns: runs(150) },
