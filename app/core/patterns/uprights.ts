@@ -66,7 +66,7 @@ function withinLean(section: Section, input: LayInput): Section {
   const atRight = section.right < right ? sway(input, section.right, range).right : 0
   return atLeft === 0 && atRight === 0
     ? section
-    : { ...section, left: section.left - atLeft, right: section.right - atRight }
+    : { ...section, left: Math.ceil(section.left - atLeft), right: Math.floor(section.right - atRight) }
 }
 
 /** Uprights section by section, numbered from the left. */
