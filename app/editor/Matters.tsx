@@ -11,6 +11,7 @@ import { Row, Soft } from '~/ui/page'
 import { narrow, space } from '~/ui/theme'
 import { searchMatters } from '~/workers/proposalsClient'
 import { useWorkerAnswer } from './useWorkerAnswer'
+import { newToken } from './saving/browserSaver'
 import { useWallEditor } from './WallEditor'
 
 /** Above the cut list its room is there before the answer is: nothing below it jumps. */
@@ -41,12 +42,23 @@ function ReadAgain({ suspect }: { suspect: Suspect }) {
   const { survey } = workpiece.wall
   const { key, figure, value } = suspect
   const agrees = now !== null && Math.abs(now - value) <= workpiece.settings.closure
-  const keep = (of: Length): Edit[] => [
-    {
-      type: 'patchSurvey',
-      patch: { readAgain: [...survey.readAgain.filter((each) => each.key !== key), { key, value: of }] },
-    },
-  ]
+  // a reading stays, struck by the next at its place; other figures have one value, and a note that they agreed
+  const again = (of: Length): Edit[] => {
+    if (figure.of !== 'reading') return [{ type: 'patchSurvey', patch: withFigure(survey, figure, of) }]
+    const { reading } = figure
+    const next = {
+      ...reading,
+      id: `r-${newToken()}`,
+      value: of,
+      method: 'tape' as const,
+      takenAt: new Date().toISOString(),
+    }
+    return [{ type: 'patchSurvey', patch: { readings: [...survey.readings, next] } }]
+  }
+  const agreed: Edit = {
+    type: 'patchSurvey',
+    patch: { readAgain: [...survey.readAgain.filter((each) => each.key !== key), { key, value }] },
+  }
   if (!open)
     return (
       <Button onPress={() => setOpen(true)} data-focus={`again-${key}`}>
@@ -64,7 +76,7 @@ function ReadAgain({ suspect }: { suspect: Suspect }) {
       />
       {now === null ? null : agrees ? (
         <Row>
-          <Button $kind="main" onPress={() => edit(keep(value), 'done')}>
+          <Button $kind="main" onPress={() => edit(figure.of === 'reading' ? again(now) : [agreed], 'done')}>
             {text.agrees}
           </Button>
         </Row>
@@ -72,9 +84,12 @@ function ReadAgain({ suspect }: { suspect: Suspect }) {
         <Row>
           <Fractions text={text.differs(value, now, wording)} />
           <Button
-            onPress={() =>
-              edit([{ type: 'patchSurvey', patch: withFigure(survey, figure, now) }, ...keep(now)], 'done')
-            }
+            onPress={() => {
+              edit(again(now), 'done')
+              // the same number can't agree with itself: the field is empty again
+              setNow(null)
+              setOpen(false)
+            }}
           >
             <Fractions text={text.take(now, wording)} />
           </Button>

@@ -1,10 +1,10 @@
 import fc from 'fast-check'
 import { inches, toInches } from '~/length'
-import { inForce, type Stand, withDesign, type Workpiece } from '~/model'
+import { type Stand, withDesign, type Workpiece } from '~/model'
 import { anyOldWall, runs } from '../../../tests/anyWall'
 import { reading, thing, wallOf } from '../../../tests/namedWalls'
 import { computePlan } from '../computePlan'
-import { edgesAlong, headLessFoot, hookedAt, runningMarks, spacerBlock } from '../marks/runningMarks'
+import { edgesAlong, hookedAt, runningMarks, spacerBlock } from '../marks/runningMarks'
 import { isUpright } from '../pieces'
 import { profileAt } from '../survey/profile'
 import { edgesAt, isLeaning } from './lean'
@@ -173,14 +173,5 @@ describe('laws of leaning uprights', () => {
       }),
       { numRuns: 60 },
     )
-  })
-
-  test('plumb is what it was: no figure of a plan hangs on the school then', () => {
-    const { layout } = computePlan(old)
-    expect(headLessFoot(stoodLayout('plumb'), 'right')).toBe(headLessFoot(layout, 'right'))
-    function stoodLayout(kind: 'plumb') {
-      return computePlan(stood(old, { kind })).layout
-    }
-    expect(inForce(old.wall.design).stand).toEqual({ kind: 'plumb' })
   })
 })
