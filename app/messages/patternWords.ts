@@ -114,6 +114,18 @@ const WORDS: Readonly<Record<Pattern, PatternWords>> = {
         ? 'No boxes yet'
         : `${count(frames.length, 'box', 'boxes')} under a rail at ${say(height, w)}`,
   },
+  lines: {
+    ...UPRIGHTS,
+    pick: 'Lines',
+    name: 'lines',
+    one: 'upright',
+    many: 'uprights',
+    noSum: 'no frame and no uprights: no gaps to add up',
+    title: ({ moves, height }, w) => {
+      const struck = (moves?.moves ?? []).reduce((sum, { stripIds }) => sum + stripIds.length, 0)
+      return struck === 0 ? 'No lines yet' : `${count(struck, 'line')}, up to ${say(height, w)}`
+    },
+  },
   rails: {
     ...UPRIGHTS,
     pick: 'Rails',

@@ -26,6 +26,8 @@ const PARTS: Readonly<Record<ChangedPart, string>> = {
   'design.border': 'border',
   'design.rows': 'rows',
   'design.boxes': 'boxes',
+  'design.lines': 'lines',
+  'design.companions': 'arches and letters',
   'design.rails': 'rails',
   'design.through': 'what runs through',
   'design.railJoint': 'rail joints',

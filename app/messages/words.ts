@@ -66,6 +66,7 @@ const STRIP_NAMES: Readonly<Record<StripName['kind'], string>> = {
   leftFiller: 'Left filler',
   rightFiller: 'Right filler',
   sideTrim: 'Trim put back',
+  line: 'Line',
 }
 
 /** Batten 4, Box 2, Top rail; the only chair rail needs no number. A strip that is not on the wall any more is called just that. */

@@ -1,6 +1,8 @@
 import { z } from 'zod'
+import { companionsSchema, NO_COMPANIONS } from './companions'
 import { FLAT_WAYS } from './flatness'
 import { LIMITS } from './limits'
+import type { Lines } from './lines'
 import { ZERO } from '~/length'
 import { type LengthSchema, notNegative, positive, storedLength } from './lengthSchema'
 import { idSchema } from './material'
@@ -32,6 +34,10 @@ export type LevelRule = (typeof LEVEL_RULES)[number]
 /** Ways of dealing with a batten thicker than its neighbor; those that change other things are edits of their own. */
 const PROUD_WAYS = ['leave', 'backBevel', 'ledger'] as const
 
+/** How a run longer than the boards is joined: scarfed or butted; mitered across the face at 45 or at 22 1/2 degrees. */
+export const RAIL_JOINTS = ['scarf', 'butt', 'miter', 'miterHalf'] as const
+export type RailJoint = (typeof RAIL_JOINTS)[number]
+
 /** Ways of fixing a strip. */
 export const FIXINGS = [
   'nails',
@@ -53,7 +59,7 @@ function frameShape(length: LengthSchema) {
     /** Which members run through where uprights and rails cross; `byStock` lets the longest board decide, `lapped` halves both over one another. */
     through: z.enum(['uprights', 'rails', 'byStock', 'lapped']).default('byStock'),
     /** How a rail longer than the boards is joined. */
-    railJoint: z.enum(['scarf', 'butt']),
+    railJoint: z.enum(RAIL_JOINTS),
     /** What is done where battens are thicker than the trim they stand on or end at. */
     proud: z.enum(PROUD_WAYS).default('leave'),
     fixing: z.enum(['proposed', ...FIXINGS]).default('proposed'),
@@ -108,6 +114,8 @@ function ownShape(length: LengthSchema) {
     /** Left out of matching and of the order of fitting: the room's other walls are settled without it. */
     apart: z.boolean().default(false),
     judgement: judgementSchema(length).default(STARTING_JUDGEMENT),
+    /** What goes on the wall besides the trim. */
+    companions: companionsSchema(length).default(NO_COMPANIONS),
   }
 }
 
@@ -128,6 +136,7 @@ export function designSchema(length: LengthSchema) {
             grid: placed,
             boxes: placed,
             slats: placed,
+            lines: placed,
             rails: placed,
           } satisfies Record<Pattern, typeof placed>)
           .default({}),
@@ -152,6 +161,7 @@ type Placed = NonNullable<DesignDocument['own']['placed'][Pattern]>
 export interface Design extends UprightOptions, Pick<GridOptions, 'border' | 'rows'>, Frame, Own, Placed {
   readonly pattern: Pattern
   readonly boxes: Boxes
+  readonly lines: Lines
 }
 export type HeightRule = (typeof HEIGHT_RULES)[number]
 
@@ -173,6 +183,7 @@ export const OWN_KEYS = [
   'locked',
   'apart',
   'judgement',
+  'companions',
 ] as const satisfies (keyof Own)[]
 export const PLACED_KEYS = ['sectionOwn', 'shift', 'schools', 'fillers'] as const satisfies (keyof Placed)[]
 const NOTHING_PLACED: Placed = { sectionOwn: {}, shift: ZERO, schools: [], fillers: null }
@@ -271,6 +282,7 @@ export function startingDesign(materials: readonly { readonly id: string }[] = S
       locked: false,
       apart: false,
       judgement: STARTING_JUDGEMENT,
+      companions: NO_COMPANIONS,
       placed: {},
     },
   }

@@ -23,6 +23,13 @@ export const LIMITS = {
   /** Ways of spacing there are. */
   schools: 7,
   boxes: 200,
+  /** Moves of a design in lines, strips it may come to, marks on one of them. */
+  moves: 60,
+  lines: 800,
+  marksOnStrip: 60,
+  arches: 6,
+  itemRows: 8,
+  items: 40,
   rooms: 60,
   wallsInRoom: 60,
   /** Characters of a name. */
@@ -41,6 +48,10 @@ export type Counted =
   | 'studs'
   | 'keepOuts'
   | 'rails'
+  | 'moves'
+  | 'arches'
+  | 'itemRows'
+  | 'items'
   | 'materials'
   | 'offers'
   | 'rooms'

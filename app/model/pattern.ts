@@ -7,7 +7,7 @@ import { idSchema } from './material'
 import { ENDS } from './spacing'
 
 /** What the trim makes of the wall. */
-export const PATTERNS = ['battens', 'grid', 'boxes', 'slats', 'rails'] as const
+export const PATTERNS = ['battens', 'grid', 'boxes', 'slats', 'lines', 'rails'] as const
 export type Pattern = (typeof PATTERNS)[number]
 
 /** The usual heights of a part-height layout, as parts of the wall's height. */

@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { LIMITS } from './limits'
 import { inches } from '~/length'
 import { ledgeSchema } from './ledge'
+import { type Lines, linesSchema, STARTING_LINES } from './lines'
 import { type LengthSchema } from './lengthSchema'
 import { idSchema } from './material'
 import { type Boxes, boxesSchema, heightSchema, type Pattern, STARTING_BOXES } from './pattern'
@@ -59,6 +60,9 @@ function uprightShape(length: LengthSchema) {
   }
 }
 
+/** The perimeter of a pattern that frames itself. */
+const BORDERS = ['none', 'butt', 'miter', 'threeSided', 'threeSidedMiter'] as const
+
 /** The options of each pattern. Adding a pattern adds its line here. */
 function optionShapes(length: LengthSchema) {
   return {
@@ -67,8 +71,13 @@ function optionShapes(length: LengthSchema) {
     grid: {
       ...uprightShape(length),
       /** The perimeter (three-sided it has no rail at its foot and stands on what stays there; its head butted or mitred), and the weights its rows' heights go by, from the bottom up. */
-      border: z.enum(['none', 'butt', 'miter', 'threeSided', 'threeSidedMiter']).default('butt'),
+      border: z.enum(BORDERS).default('butt'),
       rows: z.array(z.number().positive().max(100)).min(1).max(LIMITS.rows).default([1, 1]),
+    },
+    lines: {
+      ...uprightShape(length),
+      border: z.enum(BORDERS).default('miter'),
+      lines: linesSchema(length).default(STARTING_LINES),
     },
     boxes: { ...plainShape(length), boxes: boxesSchema(length).default(STARTING_BOXES) },
     rails: plainShape(length),
@@ -77,12 +86,13 @@ function optionShapes(length: LengthSchema) {
 
 /** What each pattern that was ever chosen on a wall has: turning back to it brings it back as it was. */
 export function patternsSchema(length: LengthSchema) {
-  const { battens, slats, grid, boxes, rails } = optionShapes(length)
+  const { battens, slats, grid, boxes, lines, rails } = optionShapes(length)
   return z.strictObject({
     battens: z.strictObject(battens).optional(),
     grid: z.strictObject(grid).optional(),
     boxes: z.strictObject(boxes).optional(),
     slats: z.strictObject(slats).optional(),
+    lines: z.strictObject(lines).optional(),
     rails: z.strictObject(rails).optional(),
   })
 }
@@ -91,7 +101,7 @@ type Patterns = z.output<ReturnType<typeof patternsSchema>>
 export type PlainOptions = NonNullable<Patterns['rails']>
 export type UprightOptions = NonNullable<Patterns['battens']>
 export type GridOptions = NonNullable<Patterns['grid']>
-type AnyOptions = GridOptions & NonNullable<Patterns['boxes']>
+type AnyOptions = GridOptions & NonNullable<Patterns['boxes']> & NonNullable<Patterns['lines']>
 
 const PLAIN = ['battenMaterial', 'foot', 'topRail', 'cap', 'height'] as const satisfies (keyof AnyOptions)[]
 const UPRIGHT = [...PLAIN, 'spacing', 'sections', 'stand'] as const satisfies (keyof AnyOptions)[]
@@ -102,11 +112,12 @@ export const OPTION_KEYS: Readonly<Record<Pattern, readonly (keyof AnyOptions)[]
   grid: [...UPRIGHT, 'border', 'rows'],
   boxes: [...PLAIN, 'boxes'],
   slats: UPRIGHT,
+  lines: [...UPRIGHT, 'border', 'lines'],
   rails: PLAIN,
 }
 
 /** What stands where nothing was chosen yet, of stuff there is: common practice, no source. */
-export function startingOptions(had = (id: string) => id): GridOptions & { boxes: Boxes } {
+export function startingOptions(had = (id: string) => id): GridOptions & { boxes: Boxes; lines: Lines } {
   return {
     battenMaterial: had('pine-1x3'),
     spacing: {
@@ -127,5 +138,6 @@ export function startingOptions(had = (id: string) => id): GridOptions & { boxes
     border: 'butt',
     rows: [1, 1],
     boxes: STARTING_BOXES,
+    lines: STARTING_LINES,
   }
 }

@@ -3,7 +3,7 @@ import { LIMITS } from './limits'
 import { inches, tapesFor, TAPES, UNITS } from '~/length'
 import { type LengthSchema, notNegative, storedLength } from './lengthSchema'
 import { materialSchema } from './material'
-import { shopSchema, usualOffers } from './shop'
+import { shopSchema, USUAL_SWING, usualOffers } from './shop'
 import { STOCK_LIST } from './stockList'
 
 /** What holds for all walls of a job: units, tape, money, strip materials and the shop. */
@@ -47,6 +47,7 @@ export function startingSettings(units: Settings['units'], tape: Settings['tape'
     shop: {
       kerf: inches(1 / 8),
       endTrim: inches(0),
+      swing: USUAL_SWING,
       offers: STOCK_LIST.flatMap((material) => usualOffers(material.id, units)),
     },
   }

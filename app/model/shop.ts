@@ -4,12 +4,17 @@ import { inches, millimeters, type Units } from '~/length'
 import { type LengthSchema, notNegative, positive } from './lengthSchema'
 import { idSchema } from './material'
 
+/** Where most saws stop. Common practice, no source. */
+export const USUAL_SWING = 50
+
 /** The boards on sale for the job and what the saw takes. Prices in hundredths of the job's money. */
 export function shopSchema(length: LengthSchema) {
   return z.strictObject({
     kerf: notNegative(length),
     /** Taken once off each board to square its end, saw cut included. */
     endTrim: notNegative(length),
+    /** How far the saw swings from square, in degrees; most stop at 50 or a little past it. Common practice, no source. */
+    swing: z.number().min(0).max(80).default(USUAL_SWING),
     offers: z
       .array(
         z.strictObject({

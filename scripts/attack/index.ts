@@ -2,7 +2,7 @@
 // `--write` keeps the counts in docs/attack.md. Wants a build.
 import { writeFileSync } from 'node:fs'
 import { killWhileSaving } from './kills'
-import { mutatedFiles, mutatedRequests, mutatedSaves, strangers, type Tally } from './requests'
+import { HANGS_MS, mutatedFiles, mutatedRequests, mutatedSaves, strangers, type Tally } from './requests'
 import { fullDisk, largePages, manyClients, twoServers } from './servers'
 import { startTarget } from './target'
 
@@ -14,16 +14,21 @@ function note(what: string, came: string, good: boolean): void {
   lines.push({ what, came, good })
   console.log(`${good ? 'holds ' : 'FAILS '} ${what}: ${came}`)
 }
-function noteTally(what: string, { sent, statuses, faults, slow }: Tally, more = '', moreGood = true): void {
+function noteTally(
+  what: string,
+  { sent, statuses, faults, hung, slowest }: Tally,
+  more = '',
+  moreGood = true,
+): void {
   const said = Object.entries(statuses).map(([status, count]) =>
     status === '-1' ? `${count} that cannot be written as a request` : `${count} × ${status}`,
   )
   note(
     what,
-    `${sent} sent, ${faults.length} faults, ${slow.length} over 2 s${more}; ${said.join(', ')}`,
-    faults.length === 0 && slow.length === 0 && moreGood,
+    `${sent} sent, ${faults.length} faults, ${hung.length} over ${HANGS_MS / 1000} s (slowest ${Math.round(slowest)} ms)${more}; ${said.join(', ')}`,
+    faults.length === 0 && hung.length === 0 && moreGood,
   )
-  for (const each of [...faults.slice(0, 5), ...slow.slice(0, 5)]) console.log(`         ${each}`)
+  for (const each of [...faults.slice(0, 5), ...hung.slice(0, 5)]) console.log(`         ${each}`)
 }
 
 const started = performance.now()

@@ -64,7 +64,7 @@ export function boardFindings(
     })
   }
   const joint = inForce(wall.design).railJoint
-  const other = joint === 'scarf' ? 'butt' : 'scarf'
+  const other = joint === 'butt' ? 'scarf' : 'butt'
   const joined = new Set(pieces.flatMap(({ stripId, endsAt }) => (endsAt === 'joint' ? [stripId] : [])))
   for (const band of layout.bands) {
     if (!joined.has(band.id)) continue

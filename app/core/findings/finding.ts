@@ -8,6 +8,7 @@ import type {
   HeightRule,
   LengthReadingKind,
   LevelRule,
+  RailJoint,
   Stand,
   ThingKind,
 } from '~/model'
@@ -45,7 +46,7 @@ export type FindingSays =
       readonly code: 'bandJoined'
       readonly bandId: string
       readonly parts: number
-      readonly joint: 'scarf' | 'butt'
+      readonly joint: RailJoint
     }
   | { readonly code: 'closes'; readonly wall: Length }
   | {
@@ -220,7 +221,7 @@ export type WayOutSays =
   | { readonly code: 'standOnFloor' }
   | { readonly code: 'addBoard'; readonly length: Length }
   | { readonly code: 'listUsualBoards' }
-  | { readonly code: 'joinWith'; readonly joint: 'scarf' | 'butt' }
+  | { readonly code: 'joinWith'; readonly joint: RailJoint }
   | { readonly code: 'shiftBy' | 'putBack'; readonly by: Length }
   | { readonly code: 'notchIt' }
   | { readonly code: 'endThere' }

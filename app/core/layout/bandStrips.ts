@@ -23,7 +23,13 @@ function leaningEnd(layout: LaidOut, side: 'left' | 'right', low: number, past: 
 }
 
 /** The line that ends a horizontal at an end of the covered part: the wall's own end, or plumb where it stops. */
-function endLine(layout: LaidOut, side: 'left' | 'right', low: number, high: number, past: number): Line {
+export function endLine(
+  layout: LaidOut,
+  side: 'left' | 'right',
+  low: number,
+  high: number,
+  past: number,
+): Line {
   const { lines, shape } = layout
   if (side === 'left' ? layout.left > lines.left : layout.right < lines.right)
     return leaningEnd(layout, side, low, past)

@@ -85,5 +85,6 @@ export function layOut(survey: Survey, design: Design, settings: Settings): Layo
     spacingIssue: issueOf(laid.sections),
     uprightsThrough: uprightsThrough(field),
   }
-  return { ...laidOut, strips: [...rules.strips(laidOut), ...returningStrips(field)] }
+  const moves = rules.moves(laidOut)
+  return { ...laidOut, moves, strips: [...rules.strips(laidOut, moves), ...returningStrips(field)] }
 }

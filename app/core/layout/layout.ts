@@ -2,6 +2,7 @@ import { type Length, ZERO } from '~/length'
 import type { Ledge, Material, Pattern } from '~/model'
 import type { Polygon } from '../geometry'
 import type { EndsAt, Role } from '../pieces'
+import type { MovesMade } from '../patterns/lines/made'
 import type { Placement, SpacingIssue } from '../spacing'
 import type { Strip } from '../strips/strip'
 import type { StripId, StripName } from '../strips/stripId'
@@ -101,6 +102,8 @@ export interface LaidOut extends Field {
 
 /** A layout: the strips it consists of, and the uprights, horizontals and frames as which they are marked and spoken of. */
 export interface Layout extends LaidOut {
+  /** What a list of moves came to; null where the pattern has none. */
+  readonly moves: MovesMade | null
   readonly strips: readonly Strip[]
 }
 

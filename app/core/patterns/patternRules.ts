@@ -5,6 +5,7 @@ import type { Band, BoxFrame, LaidOut, SectionPlace, Upright } from '../layout/l
 import type { Role } from '../pieces'
 import type { ThroughRule } from '../strips/crossings'
 import type { Strip } from '../strips/strip'
+import type { MovesMade } from './lines/made'
 
 /** What a pattern has to work with: the field, its covered part less the fillers, and what frames it. */
 export interface LayInput extends Field {
@@ -35,8 +36,10 @@ export interface NamedMaterial {
 export interface PatternRules {
   /** Lays it out. Never fails: what cannot be is told as a section's issue. */
   readonly lay: (input: LayInput) => Laid
+  /** What a list of moves came to, of the pattern that has one; null of the others. */
+  readonly moves: (layout: LaidOut) => MovesMade | null
   /** The strips a layout consists of, before they meet anything. */
-  readonly strips: (layout: LaidOut) => readonly Strip[]
+  readonly strips: (layout: LaidOut, moves: MovesMade | null) => readonly Strip[]
   /** Who runs through where two of them cross. */
   readonly through: (design: Design) => ThroughRule
   /** What a wall that is turned to it usually starts from. Common practice, no source. */

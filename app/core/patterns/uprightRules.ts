@@ -89,6 +89,7 @@ export const UPRIGHT_RULES = {
   brings: () => ({}),
   leaves: () => ({}),
   materials: () => [],
+  moves: () => null,
   places: 'uprights',
   stripWidth: (field) => materialIn(field, field.design.battenMaterial).width,
   faceWidth: (field) => materialIn(field, field.design.battenMaterial).width,

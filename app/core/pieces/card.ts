@@ -1,4 +1,4 @@
-import { type Polygon, rectangle } from '../geometry'
+import { clipConvex, lineFrom, type Polygon, rectangle } from '../geometry'
 import { cutOut } from './cutOut'
 import type { EndCut } from './endCut'
 import type { Piece } from './piece'
@@ -22,6 +22,15 @@ function endPoints(cut: EndCut, width: number): readonly { readonly y: number; r
   ]
 }
 
+/** What two ends leave of a strip, each cut in its turn. */
+function cutBoth(started: Polygon, ended: Polygon, length: number, width: number): Polygon {
+  const cuts = [
+    started.slice(1).map((to, i) => lineFrom(to, started[i] ?? to)),
+    ended.slice(1).map((to, i) => lineFrom(ended[i] ?? to, to)),
+  ]
+  return cuts.flat().reduce<Polygon>((face, line) => clipConvex(face, line), rectangle(0, 0, length, width))
+}
+
 /**
  * The face a sawyer gets from the card alone: long length, width, the two cuts and the notches, with the start's long
  * point at x = 0 and the strip lying along +x, its left edge up. The proof that the card says all there is to say.
@@ -33,12 +42,15 @@ export function faceFromCard({
   end,
   notches,
 }: Omit<PieceCard, 'laps'>): Polygon {
-  const [rightStart, ...restOfStart] = endPoints(start, faceWidth).map(({ y, back }) => ({ x: back, y }))
-  const face = [
-    rightStart ?? { x: 0, y: 0 },
-    ...endPoints(end, faceWidth).map(({ y, back }) => ({ x: longLength - back, y })),
-    ...restOfStart.reverse(),
-  ]
+  const started = endPoints(start, faceWidth).map(({ y, back }) => ({ x: back, y }))
+  const ended = endPoints(end, faceWidth).map(({ y, back }) => ({ x: longLength - back, y }))
+  // where the two ends meet inside the width what lies beyond both cuts is gone, and an edge with it
+  const past = (a = started[0], b = ended[0]) => a !== undefined && b !== undefined && a.x > b.x
+  const [rightStart, ...restOfStart] = started
+  const face =
+    past() || past(started.at(-1), ended.at(-1))
+      ? cutBoth(started, ended, longLength, faceWidth)
+      : [rightStart ?? { x: 0, y: 0 }, ...ended, ...restOfStart.reverse()]
   const holes = notches.map(({ from, to, depth, edge }) => {
     const [low, high] = edge === 'left' ? [faceWidth - depth, faceWidth * 2] : [-faceWidth, depth]
     return rectangle(from, low, to, high)

@@ -35,6 +35,7 @@ const LETTERED: readonly Role[] = [
   'ledger',
   'filler',
   'cap',
+  'line',
   'sideTrim',
 ]
 

@@ -8,10 +8,10 @@ import {
   type Point,
   type Polygon,
   roundPoint,
-  unitVector,
 } from '../geometry'
 import { cutOut } from './cutOut'
-import { type EndCut, SQUARE } from './endCut'
+import type { EndCut } from './endCut'
+import { endsOf, type EndShape, faceCut, ownOf, SQUARE_WITHIN } from './endShape'
 
 export const ROLES = [
   'batten',
@@ -29,6 +29,7 @@ export const ROLES = [
   'boxStile',
   'boxRail',
   'filler',
+  'line',
   'sideTrim',
 ] as const
 export type Role = (typeof ROLES)[number]
@@ -124,21 +125,8 @@ export interface PieceSpec {
   readonly notches?: readonly { from: number; to: number; depth: number; edge: 'left' | 'right' }[]
   /** A lean of an end smaller than this is cut square and left to the caulk. */
   readonly squareWithin?: number
-}
-
-/** Differences of edge ends below a hundredth of a millimeter are a square cut. */
-const SQUARE_WITHIN = 10_000
-
-/** A point in the strip's own terms: along it from its centre point, and to the left of its centre line. */
-interface Own {
-  readonly along: number
-  readonly left: number
-}
-
-function ownOf(point: Point, { center, directionDeg }: Pick<PieceSpec, 'center' | 'directionDeg'>): Own {
-  const u = unitVector(directionDeg)
-  const [dx, dy] = [point.x - center.x, point.y - center.y]
-  return { along: dx * u.x + dy * u.y, left: dy * u.x - dx * u.y }
+  /** It may run to a point: its two ends may meet inside its width, where a corner leaves less than all of it. */
+  readonly mayPoint?: boolean
 }
 
 /** The face between its two edges and the lines that end it; null where nothing of both edges is left. */
@@ -157,77 +145,34 @@ function faceOf(spec: PieceSpec): Polygon | null {
   const [rightStart, rightEnd, leftEnd, leftStart] = corners
   if (!rightStart || !rightEnd || !leftEnd || !leftStart) return null
   const at = (point: Point) => ownOf(point, spec).along
-  if (at(leftEnd) < at(leftStart) || at(rightEnd) < at(rightStart)) return null
-  const whole = [rightStart, rightEnd, leftEnd, leftStart]
+  const crossed = at(leftEnd) < at(leftStart) || at(rightEnd) < at(rightStart)
+  if (crossed && !spec.mayPoint) return null
+  const whole = crossed
+    ? bandFrom(spec, Math.min(at(leftStart), at(rightStart)), Math.max(at(leftEnd), at(rightEnd)))
+    : [rightStart, rightEnd, leftEnd, leftStart]
   const clipped = (face: Polygon, line: Line, isStart: boolean): Polygon => {
     const far = movedFrom(line.through, directionDeg, isStart ? 1e9 : -1e9, 0)
     const kept = leftOf(far, line) > 0 ? line : { ...line, directionDeg: line.directionDeg + 180 }
     // a cut along the strip would take its width, not its length
     return crossing(edge(0), line) ? clipConvex(face, kept) : face
   }
-  const started = (spec.alsoStart ?? []).reduce((face, line) => clipped(face, line, true), whole as Polygon)
-  return (spec.alsoEnd ?? []).reduce((face, line) => clipped(face, line, false), started)
+  const [ownStart, ownEnd] = crossed ? [[spec.startLine], [spec.endLine]] : [[], []]
+  const started = [...ownStart, ...(spec.alsoStart ?? [])].reduce(
+    (face, line) => clipped(face, line, true),
+    whole as Polygon,
+  )
+  return [...ownEnd, ...(spec.alsoEnd ?? [])].reduce((face, line) => clipped(face, line, false), started)
 }
 
-/** How one end of a face runs: where each edge stops, and the points between, from the left edge to the right. */
-interface EndShape {
-  readonly left: number
-  readonly right: number
-  readonly between: readonly Own[]
-}
-
-/** Corners this near an edge lie on it: the rounding of a slanted strip. */
-const ON_EDGE = 4
-
-/** The two ends of a face; null when one of its edges is cut away whole. */
-function endsOf(face: Polygon, spec: PieceSpec): { start: EndShape; end: EndShape } | null {
-  const half = spec.faceWidth / 2
-  const points = face.map((point) => ownOf(point, spec))
-  const leftAt = points.filter(({ left }) => left > half - ON_EDGE).map(({ along }) => along)
-  const rightAt = points.filter(({ left }) => left < ON_EDGE - half).map(({ along }) => along)
-  if (leftAt.length === 0 || rightAt.length === 0) return null
-  const between = points
-    .filter(({ left }) => Math.abs(left) <= half - ON_EDGE)
-    .sort((a, b) => b.left - a.left)
-  const [leftFrom, leftTo] = [Math.min(...leftAt), Math.max(...leftAt)]
-  const [rightFrom, rightTo] = [Math.min(...rightAt), Math.max(...rightAt)]
-  // a convex end bulges out past the line between its two edges
-  const chord = ({ left }: Own, a: number, b: number) => b + ((a - b) * (left + half)) / spec.faceWidth
-  const nearStart = (own: Own) =>
-    own.along - chord(own, leftFrom, rightFrom) < chord(own, leftTo, rightTo) - own.along
-  return {
-    start: { left: leftFrom, right: rightFrom, between: between.filter(nearStart) },
-    end: { left: leftTo, right: rightTo, between: between.filter((own) => !nearStart(own)) },
-  }
-}
-
-/** The cut a face shows at one end; undefined where more than two lines make it. */
-function faceCut(
-  { left, right, between }: EndShape,
-  width: number,
-  isStart: boolean,
-  squareWithin: number,
-): EndCut | undefined {
-  const all = [left, right, ...between.map(({ along }) => along)]
-  const [least, most] = [Math.min(...all), Math.max(...all)]
-  if (most - least < squareWithin) return SQUARE
-  const back = (at: number) => nearestNanometer(isStart ? at - least : most - at)
-  const [point, ...more] = between
-  if (more.length > 0) return undefined
-  if (point)
-    return {
-      kind: 'twoCuts',
-      meetFromLeft: nearestNanometer(width / 2 - point.left),
-      leftBack: back(left),
-      meetBack: back(point.along),
-      rightBack: back(right),
-    }
-  const lean = left - right
-  return {
-    kind: 'miter',
-    sawSettingDeg: (Math.atan(Math.abs(lean) / width) * 180) / Math.PI,
-    longEdge: (isStart ? lean < 0 : lean > 0) ? 'left' : 'right',
-  }
+/** The strip between two places along it, cut square. */
+function bandFrom({ center, directionDeg, faceWidth }: PieceSpec, from: number, to: number): Polygon {
+  const half = faceWidth / 2
+  return [
+    [from, -half],
+    [to, -half],
+    [to, half],
+    [from, half],
+  ].map(([along = 0, left = 0]) => movedFrom(center, directionDeg, along, left))
 }
 
 function hiddenBy(cut: EndCut): number {

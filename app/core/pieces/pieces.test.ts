@@ -123,12 +123,15 @@ describe('law D4: lengths and saw settings rebuild the polygon', () => {
   })
 })
 
+/** What the runs are of. */
+const STUFF = { thickness: inches(0.75), faceWidth: inches(2.5) }
+
 describe('runs longer than the boards', () => {
   const lengths = (parts: ReturnType<typeof splitRun>) => parts.map(({ from, to }) => toInches(to - from))
 
   // B6: common practice, no source; arithmetic checked by hand
   test('B6: 264 from 144, scarf at 45 degrees through 3/4: two boards, 23 1/4 left of the second', () => {
-    const parts = splitRun(inches(0), inches(264), inches(144), 'scarf', inches(0.75))
+    const parts = splitRun(inches(0), inches(264), inches(144), 'scarf', STUFF)
     expect(lengths(parts)).toEqual([143.25, 120.75])
     expect(parts[0]?.end).toEqual({ kind: 'scarf', bevelDeg: 45, hidden: inches(0.75) })
     expect(parts[1]?.start).toEqual({ kind: 'scarf', bevelDeg: 45, hidden: 0 })
@@ -136,8 +139,8 @@ describe('runs longer than the boards', () => {
   })
 
   test('a run that fits stays whole; a short rest is evened out with its neighbor', () => {
-    expect(splitRun(inches(0), inches(144), inches(144), 'butt', inches(0.75))).toHaveLength(1)
-    expect(lengths(splitRun(inches(0), inches(150), inches(144), 'butt', inches(0.75)))).toEqual([75, 75])
+    expect(splitRun(inches(0), inches(144), inches(144), 'butt', STUFF)).toHaveLength(1)
+    expect(lengths(splitRun(inches(0), inches(150), inches(144), 'butt', STUFF))).toEqual([75, 75])
   })
 
   test('law: parts cover the run without overlap and no part outgrows the board', () => {
@@ -147,13 +150,7 @@ describe('runs longer than the boards', () => {
         fc.integer({ min: 60, max: 200 }),
         fc.boolean(),
         (run, board, scarf) => {
-          const parts = splitRun(
-            inches(0),
-            inches(run),
-            inches(board),
-            scarf ? 'scarf' : 'butt',
-            inches(0.75),
-          )
+          const parts = splitRun(inches(0), inches(run), inches(board), scarf ? 'scarf' : 'butt', STUFF)
           expect(parts[0]?.from).toBe(0)
           expect(parts[parts.length - 1]?.to).toBe(inches(run))
           parts.forEach((part, i) => {

@@ -1,5 +1,5 @@
 import { type Point, unitVector } from '../geometry'
-import { reachOf, type Strip } from './strip'
+import { type OwnMeets, reachOf, type Strip } from './strip'
 
 /**
  * What happens where two strips cross: one runs through and the other lands on it, both end there in a mitre, or both run
@@ -25,6 +25,35 @@ export type ThroughRule = (
 /** The one of the lower tier runs through. Strips of one tier are not cut at each other. */
 export const byTier: ThroughRule = (a, b) =>
   a.tier === null || b.tier === null || a.tier === b.tier ? null : a.tier < b.tier ? 'a' : 'b'
+
+const MEETS: Readonly<Record<OwnMeets, Meets>> = {
+  through: 'a',
+  lands: 'b',
+  miter: 'miter',
+  over: 'aOver',
+  under: 'bOver',
+}
+const TURNED: Readonly<Record<OwnMeets, OwnMeets>> = {
+  through: 'lands',
+  lands: 'through',
+  miter: 'miter',
+  over: 'under',
+  under: 'over',
+}
+
+/** What a strip was said to do where it crosses another: of the other itself before all that was made with it. */
+function saidOf({ crosses }: Strip, other: Strip): OwnMeets | undefined {
+  return crosses?.[other.id] ?? (other.group === undefined ? undefined : crosses?.[other.group])
+}
+
+/** What was said of a crossing comes before a rule. */
+export function asSaid(rule: ThroughRule): ThroughRule {
+  return (a, b, place) => {
+    const turned = saidOf(b, a)
+    const said = saidOf(a, b) ?? (turned && TURNED[turned])
+    return said ? MEETS[said] : rule(a, b, place)
+  }
+}
 
 /** Strips that make less than this angle lie side by side rather than cross: what they overlap is told, not cut. */
 const LEAST_SINE = 0.17 // about 10 degrees

@@ -9,6 +9,7 @@ import {
   type Piece,
   type PieceSpec,
   placePiece,
+  FACE_ANGLE,
   ROLES,
   splitRun,
   treatmentOf,
@@ -140,12 +141,12 @@ function cutStrip(strip: Strip, obstacles: readonly Obstacle[], field: Field): P
       // what a corner hides behind the face comes off the board as well
       nearestNanometer(longest - (whole.cutLength - whole.longLength)),
       field.design.railJoint,
-      thickness,
+      { thickness, faceWidth: strip.faceWidth, places: strip.joinsOnStuds ? studsAlong(strip, field) : [] },
     )
     runs.forEach((run, i) => {
       const across = (at: number): Line => ({
         through: movedFrom(strip.center, strip.directionDeg, at, 0),
-        directionDeg: strip.directionDeg + 90,
+        directionDeg: strip.directionDeg + 90 + FACE_ANGLE[field.design.railJoint],
       })
       const first = i === 0
       const last = i === runs.length - 1
@@ -165,6 +166,13 @@ function cutStrip(strip: Strip, obstacles: readonly Obstacle[], field: Field): P
     })
   })
   return pieces
+}
+
+/** Where the middles of studs lie along a strip, in order. */
+function studsAlong({ center, directionDeg }: Lie, { survey }: Field): number[] {
+  const u = unitVector(directionDeg)
+  if (Math.abs(u.x) < 1e-6) return []
+  return survey.behind.studs.map((x) => (x - center.x) / u.x).sort((a, b) => a - b)
 }
 
 function startAlong(piece: Piece, strip: Lie): number {

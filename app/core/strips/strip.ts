@@ -33,7 +33,17 @@ export interface Strip {
   readonly tier: number | null
   /** It ends at every other strip it meets, whichever way that lies. */
   readonly yields?: true
+  /** It may run to a point where a corner leaves less than its width. */
+  readonly mayPoint?: true
+  /** Where it is joined, that is on a stud if one lies within the board's last part. */
+  readonly joinsOnStuds?: true
+  /** What it was made with, in one act; and what was said of its crossings with others, by their ids or that of their group. */
+  readonly group?: string
+  readonly crosses?: Readonly<Record<string, OwnMeets>>
 }
+
+/** What a strip does where it crosses another, seen from itself. */
+export type OwnMeets = 'through' | 'lands' | 'miter' | 'over' | 'under'
 
 /** Where a strip lies and how wide it is. */
 export type Lie = Pick<Strip, 'center' | 'directionDeg' | 'faceWidth'>
@@ -73,5 +83,6 @@ export function specOf(strip: Strip, squareWithin = 0): PieceSpec {
     startsAt: start.against,
     endsAt: end.against,
     squareWithin,
+    ...(strip.mayPoint ? { mayPoint: true } : {}),
   }
 }

@@ -21,6 +21,7 @@ export interface StripName {
     | 'leftFiller'
     | 'rightFiller'
     | 'sideTrim'
+    | 'line'
     | RailUse
   readonly number: number | null
 }
@@ -36,6 +37,11 @@ export function stripId({ kind, number }: StripName): StripId {
 /** The id of a horizontal the design names: its own. */
 export function railId(id: string): StripId {
   return id as StripId
+}
+
+/** The id of the nth strip that a move of a design in lines strikes. */
+export function lineStripId(move: string, nth: number): StripId {
+  return `${move}.${nth}` as StripId
 }
 
 /** A strip's id and name, side by side: what every maker of strips gives. */

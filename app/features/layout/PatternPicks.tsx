@@ -9,7 +9,7 @@ import { PATTERN_PARTS } from './patternParts'
 
 const Group = styled(ToggleButtonGroup)`
   display: grid;
-  grid-template-columns: repeat(5, minmax(0, 1fr));
+  grid-template-columns: repeat(6, minmax(0, 1fr));
   gap: ${space.xs};
 `
 const Pick = styled(ToggleButton)`

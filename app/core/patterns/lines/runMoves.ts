@@ -1,0 +1,198 @@
+import { LIMITS, type Material, type Move } from '~/model'
+import { unitVector } from '../../geometry'
+import { materialIn } from '../../layout/field'
+import type { LaidOut } from '../../layout/layout'
+import { placePiece } from '../../pieces'
+import { type End, specOf, type Strip } from '../../strips/strip'
+import { lineStripId } from '../../strips/stripId'
+import { withCrossings } from './crossed'
+import { mirror, repeat } from './copies'
+import type { MoveIssue, MoveMade, MovesMade, Strikes, Striking, Struck } from './made'
+import { chevron } from './makers/chevron'
+import { diamonds, nestedCorners } from './makers/frames'
+import { herringbone } from './makers/herringbone'
+import { diagonals, lattice } from './makers/parallel'
+import { sunburst } from './makers/sunburst'
+import { endsOfRay, type Solid } from './rays'
+import { lineField, type Region } from './region'
+import { branch, divide, fan, strike } from './strike'
+
+/** What a move strikes, by its kind. */
+function strikesOf(move: Move, striking: Striking): Strikes {
+  switch (move.kind) {
+    case 'strike':
+      return strike(move, striking)
+    case 'repeat':
+      return repeat(move, striking)
+    case 'mirror':
+      return mirror(move, striking)
+    case 'fan':
+      return fan(move, striking)
+    case 'branch':
+      return branch(move, striking)
+    case 'divide':
+      return divide(move, striking)
+    case 'diagonals':
+      return diagonals(move, striking)
+    case 'chevron':
+      return chevron(move, striking)
+    case 'corners':
+      return nestedCorners(move, striking)
+    case 'diamonds':
+      return diamonds(move, striking)
+    case 'lattice':
+      return lattice(move, striking)
+    case 'herringbone':
+      return herringbone(move, striking)
+    case 'sunburst':
+      return sunburst(move, striking)
+  }
+}
+
+/** Strips nearer to parallel than this that lie over one another are one strip twice, or along an edge. */
+const PARALLEL_SINE = 0.0087 // half a degree
+const SAME = 1_000_000 // 1 mm
+
+/** Whether a strip runs along an edge of its region and hangs over it: no such strip can be cut. */
+function hangsOver({ ray }: Struck, { edges }: Region): Region['edges'][number] | undefined {
+  const u = unitVector(ray.directionDeg)
+  return edges.find(({ line }) => {
+    const v = unitVector(line.directionDeg)
+    if (Math.abs(u.x * v.y - u.y * v.x) > PARALLEL_SINE) return false
+    const inside = (ray.center.y - line.through.y) * v.x - (ray.center.x - line.through.x) * v.y
+    return inside < ray.faceWidth / 2 - SAME && inside > -ray.faceWidth / 2 + SAME
+  })
+}
+
+/** One strip lies along and over another: the same line struck twice. */
+function doubles(strip: Strip, other: Strip, faces: (strip: Strip) => Solid | null): boolean {
+  const [u, v] = [unitVector(strip.directionDeg), unitVector(other.directionDeg)]
+  if (Math.abs(u.x * v.y - u.y * v.x) > PARALLEL_SINE) return false
+  const off = (strip.center.y - other.center.y) * v.x - (strip.center.x - other.center.x) * v.y
+  if (Math.abs(off) > SAME) return false
+  const reach = (of: Strip) => {
+    const all = (faces(of)?.outline ?? []).map(({ x, y }) => x * u.x + y * u.y)
+    return { from: Math.min(...all), to: Math.max(...all) }
+  }
+  const [a, b] = [reach(strip), reach(other)]
+  return a.from < b.to - SAME && b.from < a.to - SAME
+}
+
+/** Lines are struck after all uprights and horizontals, and land on them. */
+const FIRST_TIER = 10
+
+function stripFrom(
+  move: string,
+  nth: number,
+  number: number,
+  { ray, crossesNothing }: Struck,
+  { start, end }: { start: End; end: End },
+  material: Material,
+): Strip {
+  return {
+    id: lineStripId(move, nth),
+    name: { kind: 'line', number },
+    part: '',
+    role: 'line',
+    number,
+    material,
+    faceWidth: material.width,
+    center: ray.center,
+    directionDeg: ray.directionDeg,
+    start,
+    end,
+    joins: true,
+    joinsOnStuds: true,
+    mayPoint: true,
+    tier: crossesNothing ? null : FIRST_TIER + number,
+    group: move,
+  }
+}
+
+/**
+ * Runs the moves from the top on the wall as it is, after the frame and the uprights that stand already. What a move refers to must
+ * stand before it. Never fails: a move that strikes nothing says why, and is kept.
+ */
+export function runMoves(layout: LaidOut, base: readonly Strip[]): MovesMade {
+  const { lines } = layout.design
+  const field = lineField(layout, base)
+  const strips: Strip[] = [...base]
+  const byId = new Map<string, Strip>(base.map((strip) => [strip.id, strip]))
+  const struckBy = new Map<string, readonly Struck[]>()
+  const moveOf: Record<string, string> = {}
+  const known = new Map<Strip, Solid | null>()
+  const faceOf = (strip: Strip): Solid | null => {
+    const before = known.get(strip)
+    if (before !== undefined) return before
+    const face = placePiece(specOf(strip))?.face
+    const solid = face ? { id: strip.id, outline: face } : null
+    known.set(strip, solid)
+    return solid
+  }
+  // the frame bounds the field already, and what crosses nothing stops nothing
+  const frame = new Set(base.filter(({ role }) => role === 'border').map((strip) => strip))
+  const solids = () =>
+    strips.filter((strip) => strip.tier !== null && !frame.has(strip)).flatMap((strip) => faceOf(strip) ?? [])
+  const off = new Set(lines.off)
+  const moves: MoveMade[] = []
+  let count = 0
+  for (const move of lines.moves) {
+    const made = { id: move.id, kind: move.kind, on: move.on }
+    if (!field) {
+      moves.push({ ...made, stripIds: [], issues: move.on ? [{ code: 'noField' }] : [] })
+      continue
+    }
+    const material = materialIn(layout, move.material ?? layout.design.battenMaterial)
+    const striking: Striking = {
+      layout,
+      field,
+      lines,
+      material,
+      faceWidth: material.width,
+      stripOf: (id) => byId.get(id),
+      struckBy: (id) => struckBy.get(id) ?? (lines.moves.some((other) => other.id === id) ? null : []),
+      solids,
+    }
+    const { struck, issues = [] } = move.on ? strikesOf(move, striking) : { struck: [] }
+    const told: MoveIssue[] = [...issues]
+    const ids: string[] = []
+    const kept: Struck[] = []
+    const before = solids()
+    const twice: string[] = []
+    const room = LIMITS.lines - count
+    if (struck.length > room) told.push({ code: 'tooMany', made: count + struck.length, most: LIMITS.lines })
+    // what one move strikes at a time stands before the next one of it only where they would hit each other
+    const hitsOwn = move.kind === 'fan'
+    struck.slice(0, Math.max(0, room)).forEach((each, i) => {
+      const id = lineStripId(move.id, i + 1)
+      const over = hangsOver(each, each.region)
+      if (over) {
+        if (!told.some(({ code }) => code === 'alongEdge'))
+          told.push({ code: 'alongEdge', side: typeof over.of === 'string' ? over.of : over.of.edge })
+        return
+      }
+      const ends = each.ends ?? endsOfRay(each.ray, each.region, hitsOwn ? solids() : before)
+      if (!ends) {
+        if (!told.some(({ code }) => code === 'missesField')) told.push({ code: 'missesField' })
+        return
+      }
+      const strip = stripFrom(move.id, i + 1, count + 1, each, ends, material)
+      if (!faceOf(strip)) return
+      if (strips.some((other) => other.role === 'line' && doubles(strip, other, faceOf))) {
+        twice.push(id)
+        return
+      }
+      kept.push(each)
+      count += 1
+      moveOf[id] = move.id
+      if (off.has(id)) return
+      ids.push(id)
+      byId.set(id, strip)
+      strips.push(strip)
+    })
+    if (twice.length > 0) told.push({ code: 'doubles', strips: twice })
+    struckBy.set(move.id, kept)
+    moves.push({ ...made, stripIds: ids, issues: told })
+  }
+  return { strips: withCrossings(strips, lines.crossings), moves, field, moveOf }
+}

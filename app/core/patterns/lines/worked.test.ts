@@ -1,0 +1,390 @@
+import { inches, toInches } from '~/length'
+import type { Move } from '~/model'
+import { lineWall, STRIP } from '../../../../tests/lineWalls'
+import { ring } from '../../../../tests/areas'
+import { computePlan } from '../../computePlan'
+import type { EndCut, Piece } from '../../pieces'
+
+const saw = (cut: EndCut) => (cut.kind === 'miter' ? cut.sawSettingDeg : cut.kind === 'square' ? 0 : cut.kind)
+const area = (pieces: readonly Piece[]) =>
+  pieces.reduce((sum, { polygon }) => sum + Math.abs(ring(polygon).area()), 0)
+const long = ({ longLength }: Piece) => longLength / inches(1)
+const short = ({ shortLength }: Piece) => shortLength / inches(1)
+const lines = (...of: Parameters<typeof lineWall>) =>
+  computePlan(lineWall(...of)).pieces.filter(({ role }) => role === 'line')
+/** How long a piece's upper and lower edge are, in inches. */
+function edges({ polygon, directionDeg, faceWidth }: Piece): {
+  upper: number
+  lower: number
+  overall: number
+} {
+  const turn = (directionDeg * Math.PI) / 180
+  const own = polygon.map(({ x, y }) => ({
+    along: (x * Math.cos(turn) + y * Math.sin(turn)) / inches(1),
+    left: (y * Math.cos(turn) - x * Math.sin(turn)) / inches(1),
+  }))
+  const most = Math.max(...own.map(({ left }) => left))
+  const on = (at: number) => {
+    const all = own.filter(({ left }) => Math.abs(left - at) < 1e-5).map(({ along }) => along)
+    return Math.max(...all) - Math.min(...all)
+  }
+  const all = own.map(({ along }) => along)
+  return {
+    upper: on(most),
+    lower: on(most - faceWidth / inches(1)),
+    overall: Math.max(...all) - Math.min(...all),
+  }
+}
+
+const base = { on: true, material: STRIP } as const
+const strike = (more: Partial<Extract<Move, { kind: 'strike' }>>): Move => ({
+  ...base,
+  id: 'm1',
+  kind: 'strike',
+  from: { at: 'corner', corner: 'bottomLeft' },
+  heading: { to: 'angle', deg: 45 },
+  until: { kind: 'frame' },
+  lies: 'center',
+  ...more,
+})
+
+// E and A15 to A18: trigonometry, checked by polygon clipping
+describe('worked lines', () => {
+  test('A18: 90 1/2 of rise at 45 degrees is 127.99 along; A17: 96 along rises 67.88', () => {
+    const [piece] = lines(200, 90.5, [strike({})])
+    expect(piece ? edges(piece).lower : 0).toBeCloseTo(90.5 * Math.SQRT2 - 1, 4)
+    const [short] = lines(200, 90.5, [strike({ until: { kind: 'length', length: inches(96) } })])
+    const top = Math.max(...(short?.polygon ?? []).map(({ y }) => y)) / inches(1)
+    expect(top).toBeCloseTo(67.88 + Math.SQRT1_2, 2)
+  })
+
+  test('A15: rise 22 1/2 across a bay is its angle and its length along the edge', () => {
+    for (const [bay, angle, along] of [
+      [28.625, 38.168, 36.409],
+      [29, 37.807, 36.705],
+      [28.25, 38.536, 36.115],
+    ] as const) {
+      const [piece] = lines(bay, 60, [chevronOf(22.5, 6, { bands: 1 })])
+      expect(saw(piece?.start ?? { kind: 'square' })).toBeCloseTo(angle, 3)
+      expect(piece ? edges(piece).lower : 0).toBeCloseTo(along, 3)
+    }
+  })
+
+  const chevronOf = (
+    rise: number,
+    clear: number,
+    more: Partial<Extract<Move, { kind: 'chevron' }>> = {},
+  ): Move => ({
+    ...base,
+    id: 'm1',
+    kind: 'chevron',
+    slope: { by: 'rise', rise: inches(rise) },
+    clear: inches(clear),
+    hand: 'alternating',
+    first: 'up',
+    start: 'edge',
+    bands: null,
+    ...more,
+  })
+
+  test('E1: four true equal bays, one band in each: all slants alike', () => {
+    const plan = computePlan(
+      lineWall(137, 92, [chevronOf(26.5, 6, { bands: 1 })], { uprights: 3, battenMaterial: 'pine-1x2' }),
+    )
+    expect(plan.layout.uprights.map(({ left }) => toInches(left))).toEqual([33.125, 67.75, 102.375])
+    const bands = plan.pieces.filter(({ role }) => role === 'line')
+    expect(bands).toHaveLength(4)
+    for (const band of bands) {
+      expect(saw(band.start)).toBeCloseTo(38.659808, 5)
+      expect(saw(band.end)).toBeCloseTo(38.659808, 5)
+      expect(edges(band).lower).toBeCloseTo(42.420698, 5)
+      expect(long(band)).toBeCloseTo(44.020698, 5)
+      expect(area([band])).toBeCloseTo(84.841396, 4)
+    }
+    // alternating: two rows of two hands
+    const labels = plan.cutList.filter(({ role }) => role === 'line').map(({ pieceIds }) => pieceIds.length)
+    expect(labels).toEqual([2, 2])
+  })
+
+  test('E2: a bay filled with bands, those at its ends cut by the rails', () => {
+    const found = lines(33.125, 92, [chevronOf(26.5, 6)])
+    expect(found).toHaveLength(11)
+    const byFoot = found.map((piece) => edges(piece))
+    const expected = [
+      [9.620698, 13.720698],
+      [26.020698, 30.120698],
+      ...Array.from({ length: 7 }, () => [42.420698, 42.420698]),
+      [32.471857, 28.371857],
+      [16.071857, 11.971857],
+    ]
+    byFoot.forEach(({ lower, upper }, i) => {
+      expect(lower).toBeCloseTo(expected[i]?.[0] ?? 0, 5)
+      expect(upper).toBeCloseTo(expected[i]?.[1] ?? 0, 5)
+    })
+    expect(saw(found[0]?.start ?? { kind: 'square' })).toBeCloseTo(51.34, 2)
+    expect(area(found)).toBeCloseTo(762.259995, 3)
+  })
+
+  test('E3: corner to corner, by its center line, by both edges, by one edge', () => {
+    const to = { at: 'corner', corner: 'topRight' } as const
+    const [a] = lines(30, 40, [strike({ heading: { to: 'point', point: to, edge: 'same' } })])
+    expect(a?.directionDeg).toBeCloseTo(53.130102, 5)
+    expect(a?.start.kind).toBe('twoCuts')
+    expect(long(a as Piece)).toBeCloseTo(50, 5)
+    expect(area([a as Piece])).toBeCloseTo(97 + 11 / 12, 4)
+    const [b] = lines(30, 40, [strike({ heading: { to: 'point', point: to, edge: 'other' }, lies: 'left' })])
+    expect(b?.directionDeg).toBeCloseTo(50.83766, 5)
+    expect(saw((b as Piece).start)).toBeCloseTo(50.84, 2)
+    expect(edges(b as Piece).lower).toBeCloseTo(47.504448, 5)
+    expect(long(b as Piece)).toBeCloseTo(49.959984, 5)
+    const [c] = lines(30, 40, [strike({ heading: { to: 'point', point: to, edge: 'same' }, lies: 'left' })])
+    expect(edges(c as Piece)).toEqual({
+      lower: expect.closeTo(50, 5),
+      upper: expect.closeTo(45 + 5 / 6, 5),
+      overall: expect.closeTo(50, 5),
+    })
+    expect([saw((c as Piece).start), saw((c as Piece).end)]).toEqual([
+      expect.closeTo(53.13, 2),
+      expect.closeTo(36.87, 2),
+    ])
+  })
+
+  test('E4, A16: diagonals 8 clear square from a corner', () => {
+    const found = lines(60, 40, [
+      { ...base, id: 'm1', kind: 'diagonals', deg: 45, clear: inches(8), start: 'center', where: 'field' },
+    ])
+    const said = found.map((piece) => edges(piece))
+    const expected = [
+      [14.5685, 18.5685, 18.5685],
+      [34.5685, 38.5685, 38.5685],
+      [54.5685, 56.5685, 57.5685],
+      [56.5685, 56.5685, 58.5685],
+      [46.8528, 42.8528, 46.8528],
+      [26.8528, 22.8528, 26.8528],
+      [6.8528, 2.8528, 6.8528],
+    ]
+    expect(said).toHaveLength(7)
+    // counted from the lower right here; the upper and lower edge change places with the corner they are cut by
+    said.forEach(({ upper, lower, overall }, i) => {
+      const row = expected.find(([, , each]) => Math.abs((each ?? 0) - overall) < 1e-3)
+      expect([i, row !== undefined]).toEqual([i, true])
+      expect([upper, lower].sort((p, q) => p - q)).toEqual(
+        [row?.[0] ?? 0, row?.[1] ?? 0].sort((p, q) => p - q).map((each) => expect.closeTo(each, 3)),
+      )
+    })
+    expect(area(found)).toBeCloseTo(480.665222, 3)
+    expect(found.filter(({ start }) => start.kind === 'twoCuts')).toHaveLength(1)
+  })
+
+  test('E5: diamonds on the middles of the sides, mitered', () => {
+    const found = lines(48, 64, [
+      { ...base, id: 'm1', kind: 'diamonds', clear: inches(4), count: 2, where: 'field' },
+    ])
+    expect(found).toHaveLength(8)
+    const [first, second] = [found.slice(0, 4), found.slice(4)]
+    for (const piece of first)
+      expect([long(piece), short(piece)]).toEqual([expect.closeTo(40, 5), expect.closeTo(35 + 5 / 6, 5)])
+    for (const piece of second)
+      expect([long(piece), short(piece)]).toEqual([expect.closeTo(27.5, 5), expect.closeTo(23 + 1 / 3, 5)])
+    expect(area(first)).toBeCloseTo(303 + 1 / 3, 3)
+    expect(area(second)).toBeCloseTo(203 + 1 / 3, 3)
+    const settings = new Set(
+      found.flatMap(({ start, end }) => [start, end].map((cut) => Number(saw(cut)).toFixed(4))),
+    )
+    expect([...settings].sort()).toEqual(['36.8699', '53.1301'])
+  })
+
+  test('E6: a herringbone panel, with clearance and without', () => {
+    const of = (width: string, length: number, clear: number): Move => ({
+      on: true,
+      material: width,
+      id: 'm1',
+      kind: 'herringbone',
+      length: inches(length),
+      clear: inches(clear),
+      deg: 45,
+      where: 'field',
+    })
+    const found = lines(48, 36, [of('pine-1x3', 11.5, 0.5)])
+    expect(found).toHaveLength(63)
+    expect(found.filter((piece) => Math.abs(area([piece]) - 28.75) < 1e-4)).toHaveLength(26)
+    expect(area(found)).toBeCloseTo(1386.912223, 2)
+    const tight = lines(48, 36, [of('wide', 12, 0)])
+    expect(tight).toHaveLength(63)
+    expect(tight.filter((piece) => Math.abs(area([piece]) - 36) < 1e-4)).toHaveLength(24)
+    expect(area(tight)).toBeCloseTo(1728, 2)
+  })
+
+  test('E7: seven rays from the middle of the foot, square ends 6 from it', () => {
+    const found = lines(72, 40, [
+      { ...base, id: 'm1', kind: 'sunburst', side: 'bottom', rays: 7, inner: inches(6), where: 'field' },
+    ])
+    expect(found.map((piece) => [short(piece), long(piece), saw(piece.end)])).toEqual(
+      [
+        [32.551906, 33.380333, 22.5],
+        [43.911688, 45.911688, 45],
+        [36.881474, 37.709902, 22.5],
+        [34, 34, 0],
+        [36.881474, 37.709902, 22.5],
+        [43.911688, 45.911688, 45],
+        [32.551906, 33.380333, 22.5],
+      ].map((row) => row.map((each) => expect.closeTo(each, 4))),
+    )
+    expect(found.every(({ start }) => start.kind === 'square')).toBe(true)
+  })
+
+  test('E8: 45s from the foot to a center strip, repeated and mirrored', () => {
+    const plan = computePlan(
+      lineWall(94, 58, [
+        strike({
+          id: 'm1',
+          from: { at: 'side', side: 'bottom', along: { by: 'middle' } },
+          heading: { to: 'angle', deg: 90 },
+        }),
+        strike({
+          id: 'm2',
+          from: { at: 'side', side: 'bottom', along: { by: 'distance', from: 'start', distance: inches(4) } },
+          lies: 'right',
+          until: { kind: 'hit' },
+        }),
+        { ...base, id: 'm3', kind: 'repeat', of: 'm2', clear: inches(7), side: 'right', times: 3 },
+        { ...base, id: 'm4', kind: 'mirror', of: ['m2', 'm3'], about: { line: 'upright' } },
+      ]),
+    )
+    const found = plan.pieces.filter(({ role }) => role === 'line')
+    expect(found).toHaveLength(9)
+    const expected = [
+      [59.397, 55.397],
+      [41.397, 37.397],
+      [23.397, 19.397],
+      [5.397, 1.397],
+    ]
+    for (const side of [found.slice(1, 5), found.slice(5)])
+      side.forEach((piece, i) => {
+        expect(long(piece)).toBeCloseTo(expected[i]?.[0] ?? 0, 3)
+        expect(short(piece)).toBeCloseTo(expected[i]?.[1] ?? 0, 3)
+        expect([saw(piece.start), saw(piece.end)]).toEqual([expect.closeTo(45, 5), expect.closeTo(45, 5)])
+      })
+    // the outer edge of the first lands 42 up on the center strip
+    expect(Math.max(...(found[1]?.polygon ?? []).map(({ y }) => y)) / inches(1)).toBeCloseTo(42, 5)
+  })
+
+  test('E9: a line, one that leaves it at an angle, one square off it', () => {
+    const found = lines(80, 50, [
+      strike({
+        id: 'm1',
+        material: 'pine-1x3',
+        from: { at: 'side', side: 'bottom', along: { by: 'distance', from: 'start', distance: inches(20) } },
+        heading: { to: 'angle', deg: 60 },
+        lies: 'left',
+      }),
+      strike({
+        id: 'm2',
+        material: 'pine-1x3',
+        from: {
+          at: 'strip',
+          strip: 'm1.1',
+          edge: 'right',
+          along: { by: 'distance', from: 'start', distance: inches(12 / Math.sin(Math.PI / 3)) },
+        },
+        heading: { to: 'angle', deg: 30 },
+        lies: 'left',
+        until: { kind: 'hit' },
+      }),
+      strike({
+        id: 'm3',
+        material: 'pine-1x3',
+        from: {
+          at: 'strip',
+          strip: 'm1.1',
+          edge: 'right',
+          along: { by: 'distance', from: 'start', distance: inches(24) },
+        },
+        heading: { to: 'square', strip: 'm1.1', side: 'left' },
+        until: { kind: 'hit' },
+      }),
+    ])
+    const [a, b, c] = found as [Piece, Piece, Piece]
+    expect([edges(a).lower, edges(a).upper, long(a)]).toEqual([
+      expect.closeTo(57.735027, 5),
+      expect.closeTo(57.735027, 5),
+      expect.closeTo(59.178403, 5),
+    ])
+    expect([edges(b).lower, edges(b).upper, long(b), saw(b.start), saw(b.end)]).toEqual([
+      expect.closeTo(61.282032, 4),
+      expect.closeTo(58.395281, 4),
+      expect.closeTo(62.725408, 4),
+      expect.closeTo(60, 4),
+      expect.closeTo(30, 4),
+    ])
+    expect([short(c), long(c), saw(c.start), saw(c.end)]).toEqual([
+      expect.closeTo(33.728729, 4),
+      expect.closeTo(35.172105, 4),
+      expect.closeTo(0, 4),
+      expect.closeTo(30, 4),
+    ])
+  })
+
+  test('E11: a branch square off a main strip, until the side', () => {
+    const [main, branch] = lines(90, 90, [
+      strike({ id: 'm1', material: 'three' }),
+      {
+        ...base,
+        id: 'm2',
+        kind: 'branch',
+        off: 'm1.1',
+        along: { by: 'distance', from: 'start', distance: inches(30 - 0.75) },
+        side: 'left',
+        deg: 90,
+        until: { kind: 'hit' },
+      },
+    ]) as [Piece, Piece]
+    expect(main.start.kind).toBe('twoCuts')
+    // the main strip's center line begins in the corner; its stretch at the middles of both its edges' ends
+    const reach = Math.max(...branch.polygon.map(({ y }) => y)) / inches(1)
+    expect(reach).toBeGreaterThan(42)
+    expect([saw(branch.start), saw(branch.end)]).toEqual([expect.closeTo(0, 4), expect.closeTo(45, 4)])
+    expect(long(branch) - short(branch)).toBeCloseTo(2, 4)
+  })
+
+  test('E13: a border and both diagonals of its inside: the first runs through', () => {
+    const corner = (at: 'bottomLeft' | 'bottomRight', to: 'topRight' | 'topLeft', id: string) =>
+      strike({
+        id,
+        from: { at: 'corner', corner: at },
+        heading: { to: 'point', point: { at: 'corner', corner: to }, edge: 'same' },
+      })
+    const plan = computePlan(
+      lineWall(52, 40, [corner('bottomLeft', 'topRight', 'm1'), corner('bottomRight', 'topLeft', 'm2')], {
+        border: 'miter',
+        battenMaterial: STRIP,
+      }),
+    )
+    const found = plan.pieces.filter(({ role }) => role === 'line')
+    expect(found).toHaveLength(3)
+    expect(area(plan.pieces.filter(({ role }) => role === 'border'))).toBeCloseTo(352, 3)
+    expect(area(plan.pieces)).toBeCloseTo(583 + 2 / 3, 3)
+    expect(area(found.slice(0, 1))).toBeCloseTo(117 + 11 / 12, 3)
+    for (const half of found.slice(1)) {
+      expect(area([half])).toBeCloseTo(56 + 7 / 8, 3)
+      const settings = [half.start, half.end].map(saw)
+      expect(settings).toContainEqual(expect.closeTo(16.260205, 4))
+    }
+  })
+
+  test('E10: a diagonal longer than the stock, joined in the four ways', () => {
+    const square = strike({
+      from: { at: 'free', from: 'left', across: inches(10), up: inches(10) },
+      until: { kind: 'length', length: inches(150) },
+      material: 'pine-1x3',
+    })
+    const joined = (railJoint: 'butt' | 'miter' | 'miterHalf' | 'scarf') => {
+      const pieces = lines(200, 200, [square], { railJoint }, 96)
+      return [pieces.length, ...pieces.map(({ cutLength }) => cutLength / inches(1))]
+    }
+    expect(joined('butt')).toEqual([2, expect.closeTo(96, 5), expect.closeTo(54, 5)])
+    expect(joined('miter')).toEqual([2, expect.closeTo(96, 5), expect.closeTo(56.5, 5)])
+    expect(joined('miterHalf')).toEqual([2, expect.closeTo(96, 5), expect.closeTo(55.035534, 5)])
+    expect(joined('scarf')).toEqual([2, expect.closeTo(96, 5), expect.closeTo(54.75, 5)])
+  })
+})
