@@ -1,6 +1,6 @@
 import type { SectionPlace } from '~/core/layout/layout'
 import type { HeightMark } from '~/core/marks/runningMarks'
-import { type EndCut, type Lap, type Notch, type Piece, twoSawSettings } from '~/core/pieces'
+import { type EndCut, type Lap, type Notch, type Piece, severalSettings, twoSawSettings } from '~/core/pieces'
 import type { StripName } from '~/core/strips/stripId'
 import {
   formatLength,
@@ -286,6 +286,10 @@ export function endCutName(cut: EndCut, faceWidth: number, w: Wording): string {
       return `bevel at ${degrees(cut.sawSettingDeg)}, ${cut.longSide} long`
     case 'returned':
       return `miter at ${degrees(cut.sawSettingDeg)} with the front edge long, and ${aLength(cut.depth, w)} return to the wall from the same board`
+    case 'severalCuts': {
+      const places = cut.points.slice(1, -1).map(({ fromLeft }) => say(fromLeft, w))
+      return `${severalSettings(cut).length} cuts: ${severalSettings(cut).map(degrees).join(', ')} from the left edge on, meeting ${places.join(' and ')} from it`
+    }
     case 'twoCuts': {
       const { leftDeg, rightDeg } = twoSawSettings(cut, faceWidth)
       return `two cuts that meet ${say(cut.meetFromLeft, w)} from the left edge: ${degrees(leftDeg)} to it, ${degrees(rightDeg)} to the right edge`

@@ -14,6 +14,8 @@ function endPoints(cut: EndCut, width: number): readonly { readonly y: number; r
       { y: width - cut.meetFromLeft, back: cut.meetBack },
       { y: width, back: cut.leftBack },
     ]
+  if (cut.kind === 'severalCuts')
+    return cut.points.map(({ fromLeft, back }) => ({ y: width - fromLeft, back })).reverse()
   const miter = cut.kind === 'miter' ? width * Math.tan((cut.sawSettingDeg * Math.PI) / 180) : 0
   const longEdge = cut.kind === 'miter' ? cut.longEdge : null
   return [

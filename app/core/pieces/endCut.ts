@@ -45,6 +45,18 @@ export type EndCut =
       readonly rightBack: Length
     }
 
+  /**
+   * Three cuts or more, where the end of a short block points into a corner: how far each point of the end lies from the left edge, and
+   * behind its long point, from the left edge to the right one.
+   */
+  | { readonly kind: 'severalCuts'; readonly points: readonly EndPoint[] }
+
+/** A point of an end: how far from the left edge, how far behind the long point. */
+export interface EndPoint {
+  readonly fromLeft: Length
+  readonly back: Length
+}
+
 export const SQUARE: EndCut = { kind: 'square' }
 
 /** A hundredth of a millimeter: what no saw can tell apart. */
@@ -67,9 +79,19 @@ export function endCutKey(cut: EndCut): string {
       return `corner ${cut.sawSettingDeg.toFixed(2)} ${cut.longSide}`
     case 'returned':
       return `returned ${cut.depth}`
+    case 'severalCuts':
+      return `several ${cut.points.flatMap(({ fromLeft, back }) => [fromLeft, back].map((at) => Math.round(at / KEY_WITHIN))).join(' ')}`
     case 'twoCuts':
       return `two ${[cut.meetFromLeft, cut.leftBack, cut.meetBack, cut.rightBack].map((at) => Math.round(at / KEY_WITHIN)).join(' ')}`
   }
+}
+
+/** What the saw reads for each of several cuts, from the left edge to the right one. */
+export function severalSettings({ points }: Extract<EndCut, { kind: 'severalCuts' }>): number[] {
+  return points.slice(1).map(({ fromLeft, back }, i) => {
+    const before = points[i] ?? { fromLeft, back }
+    return (Math.atan2(Math.abs(back - before.back), fromLeft - before.fromLeft) * 180) / Math.PI
+  })
 }
 
 /** What the saw reads for the two cuts of a pointed end, at the left and at the right edge of the face. */

@@ -102,19 +102,28 @@ function pointedEnds(points: readonly Own[], half: number): { start: EndShape; e
   return start && end ? { start, end } : null
 }
 
-/** The cut a face shows at one end; undefined where more than two lines make it. */
+/** The cut a face shows at one end. */
 export function faceCut(
   { left, right, between }: EndShape,
   width: number,
   isStart: boolean,
   squareWithin: number,
-): EndCut | undefined {
+): EndCut {
   const all = [left, right, ...between.map(({ along }) => along)]
   const [least, most] = [Math.min(...all), Math.max(...all)]
   if (most - least < squareWithin) return SQUARE
   const back = (at: number) => nearestNanometer(isStart ? at - least : most - at)
   const [point, ...more] = between
-  if (more.length > 0) return undefined
+  if (more.length > 0)
+    return {
+      kind: 'severalCuts',
+      points: [{ along: left, left: width / 2 }, ...between, { along: right, left: -width / 2 }].map(
+        (at) => ({
+          fromLeft: nearestNanometer(width / 2 - at.left),
+          back: back(at.along),
+        }),
+      ),
+    }
   if (point)
     return {
       kind: 'twoCuts',

@@ -175,6 +175,10 @@ function bandFrom({ center, directionDeg, faceWidth }: PieceSpec, from: number, 
   ].map(([along = 0, left = 0]) => movedFrom(center, directionDeg, along, left))
 }
 
+function isOneLine({ kind }: EndCut): boolean {
+  return kind !== 'twoCuts' && kind !== 'severalCuts'
+}
+
 function hiddenBy(cut: EndCut): number {
   return cut.kind === 'scarf' || cut.kind === 'cornerMiter' || cut.kind === 'returned' ? cut.hidden : 0
 }
@@ -203,16 +207,17 @@ export function placePiece(spec: PieceSpec): Piece | null {
   const within = Math.max(SQUARE_WITHIN, spec.squareWithin ?? 0)
   const startCut = faceCut(ends.start, faceWidth, true, within)
   const endCut = faceCut(ends.end, faceWidth, false, within)
-  if (!startCut) return placePiece(squaredOff(spec, ends.start, true))
-  if (!endCut) return placePiece(squaredOff(spec, ends.end, false))
+  // of what runs between uprights and walls nobody cuts an end in three: it stops short, square
+  if (startCut.kind === 'severalCuts' && !spec.mayPoint) return placePiece(squaredOff(spec, ends.start, true))
+  if (endCut.kind === 'severalCuts' && !spec.mayPoint) return placePiece(squaredOff(spec, ends.end, false))
   const reach = (shape: EndShape) => [shape.left, shape.right, ...shape.between.map(({ along }) => along)]
   const zero = Math.min(...reach(ends.start))
   const longLength = Math.max(...reach(ends.end)) - zero
   const shortLength = Math.min(...reach(ends.end)) - Math.max(...reach(ends.start))
   if (longLength <= 0) return null
   // a cut through the thickness needs one line across the face
-  const start = spec.startCut && startCut.kind !== 'twoCuts' ? spec.startCut : startCut
-  const end = spec.endCut && endCut.kind !== 'twoCuts' ? spec.endCut : endCut
+  const start = spec.startCut && isOneLine(startCut) ? spec.startCut : startCut
+  const end = spec.endCut && isOneLine(endCut) ? spec.endCut : endCut
   const notches = (spec.notches ?? []).map(({ from, to, depth, edge }) => ({
     from: nearestNanometer(Math.max(0, from - zero)),
     to: nearestNanometer(Math.min(longLength, to - zero)),

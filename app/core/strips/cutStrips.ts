@@ -1,5 +1,5 @@
 import { nearestNanometer } from '~/length'
-import { type Line, movedFrom, type Polygon, unitVector } from '../geometry'
+import { liesApart, type Line, movedFrom, type Polygon, unitVector } from '../geometry'
 import type { Field } from '../layout/field'
 import {
   type EndsAt,
@@ -15,7 +15,7 @@ import {
   treatmentOf,
 } from '../pieces'
 import type { Obstacle } from '../survey/obstacles'
-import { crossingsOf, landsOn, type ThroughRule } from './crossings'
+import { type Crossing, crossingsOf, landsOn, type ThroughRule } from './crossings'
 import { lapPieces } from './laps'
 import { miterEnds } from './miterEnds'
 import { type Lie, specOf, type Strip } from './strip'
@@ -209,12 +209,26 @@ function named(stripId: string, cut: readonly { part: string; pieces: readonly P
   )
 }
 
+/** Overlaps thinner than this are where strips touch. */
+const TOUCHING = 100_000
+
+/**
+ * Struck lines end where they hit: where two only touch nothing is left to cut. Of all others the center lines and widths tell, as
+ * their ends are found by being cut.
+ */
+function isCut({ a, b, through }: Crossing, strips: readonly Strip[]): boolean {
+  const [one, other] = [strips[a], strips[b]]
+  if (!one || !other || through === 'miter' || !(one.mayPoint || other.mayPoint)) return true
+  const [face, otherFace] = [placePiece(specOf(one))?.face, placePiece(specOf(other))?.face]
+  return face !== undefined && otherFace !== undefined && !liesApart(face, otherFace, TOUCHING)
+}
+
 /**
  * Cuts a list of strips into pieces, in the order of the parts they play and of the list. Where two cross, the one the rule
  * sends through stops the other with its face, both end in a mitre, or both run on, lapped; the order of the list decides nothing.
  */
 export function cutStrips(wanted: readonly Strip[], field: Field, rule?: ThroughRule): readonly Piece[] {
-  const crossings = crossingsOf(wanted, rule)
+  const crossings = crossingsOf(wanted, rule).filter((crossing) => isCut(crossing, wanted))
   const strips = miterEnds(wanted, crossings)
   const lands = landsOn(strips.length, crossings)
   const faces = new Map<number, Obstacle[]>()

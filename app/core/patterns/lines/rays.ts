@@ -1,6 +1,7 @@
 import { type Line, movedFrom, passageThrough, type Point, type Polygon, unitVector } from '../../geometry'
 import type { EndsAt } from '../../pieces'
 import type { End } from '../../strips/strip'
+import { acrossOf } from './family'
 import type { Region } from './region'
 
 /** How a struck line ends one way: at the first it hits; at the edge of its region, across what it meets; square, so far off. */
@@ -34,9 +35,16 @@ const INSIDE = 100_000 // 0.1 mm
 /** The point a line starts from may lie this far off the face it starts from. */
 const ON_FACE = 50_000
 
-function tracksOf({ center, directionDeg, faceWidth }: Ray): Line[] {
+/** The center line, both edges, and the middle of what the region leaves of the width, where a corner of it is all there is. */
+function tracksOf({ center, directionDeg, faceWidth }: Ray, region: Region): Line[] {
   const half = faceWidth / 2 - Math.min(INSIDE, faceWidth / 4)
-  return [0, half, -half].map((left) => ({ through: movedFrom(center, directionDeg, 0, left), directionDeg }))
+  const { least, most } = acrossOf(region, center, directionDeg)
+  const [from, to] = [Math.max(-half, least), Math.min(half, most)]
+  const within = from < to && (from > -half || to < half) ? [(from + to) / 2] : []
+  return [0, half, -half, ...within].map((left) => ({
+    through: movedFrom(center, directionDeg, 0, left),
+    directionDeg,
+  }))
 }
 
 /** Where a track enters and leaves a region, and by which edges. */
@@ -91,7 +99,7 @@ export function endsOfRay(
   region: Region,
   solids: readonly Solid[],
 ): { start: End; end: End } | null {
-  const tracks = tracksOf(ray)
+  const tracks = tracksOf(ray, region)
   const chords = tracks.map((track) => within(track, region))
   if (chords.every((chord) => chord === null)) return null
   const hits = ray.back.kind === 'hit' || ray.front.kind === 'hit'
@@ -105,7 +113,8 @@ export function endsOfRay(
     for (const { outline } of solids) {
       const passage = passageThrough(track, outline)
       if (!passage || passage.to < chord.from.at || passage.from > chord.to.at) continue
-      const ahead = passage.from > anchor - ON_FACE
+      // what it starts on the face of and leads through is left behind first
+      const ahead = passage.from > anchor + ON_FACE
       if (ahead && ray.front.kind === 'hit' && passage.from < front.at)
         front = { at: passage.from, line: passage.entry, against: 'strip' }
       if (!ahead && ray.back.kind === 'hit' && passage.to > back.at)

@@ -52,7 +52,7 @@ const strike = (more: Partial<Extract<Move, { kind: 'strike' }>>): Move => ({
 describe('worked lines', () => {
   test('A18: 90 1/2 of rise at 45 degrees is 127.99 along; A17: 96 along rises 67.88', () => {
     const [piece] = lines(200, 90.5, [strike({})])
-    expect(piece ? edges(piece).lower : 0).toBeCloseTo(90.5 * Math.SQRT2 - 1, 4)
+    expect(piece ? edges(piece).lower : 0).toBeCloseTo(127.99, 2)
     const [short] = lines(200, 90.5, [strike({ until: { kind: 'length', length: inches(96) } })])
     const top = Math.max(...(short?.polygon ?? []).map(({ y }) => y)) / inches(1)
     expect(top).toBeCloseTo(67.88 + Math.SQRT1_2, 2)

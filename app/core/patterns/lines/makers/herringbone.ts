@@ -36,7 +36,8 @@ function piecesIn(region: Region, move: MoveOf<'herringbone'>, striking: Strikin
   const reach = Math.hypot(right - left, top - bottom) + 2 * long
   const struck: Struck[] = []
   const lay = (corner: Point, turned: boolean) => {
-    const [wide, high] = turned ? [short, long] : [long, short]
+    // each lies in the lower left of its cell, so that the first one's corner is the region's
+    const [wide, high] = turned ? [faceWidth, move.length] : [move.length, faceWidth]
     const center = movedFrom(origin, move.deg, corner.x + wide / 2, corner.y + high / 2)
     const directionDeg = move.deg + (turned ? 90 : 0)
     const face = [
