@@ -9,7 +9,6 @@ import {
   inForce,
   LEVEL_RULES,
   LIES,
-  PATTERNS,
   type Reading,
   type Spacing,
   type Stand,
@@ -19,6 +18,7 @@ import {
   withDesign,
   type Workpiece,
 } from '~/model'
+import { anyLines, inLines } from './anyLines'
 import { keptBase, reading, thing, wallOf } from './namedWalls'
 
 /** How often a law is tried: `LAWS=10 npx jest ...` tries it ten times as often, for a hard look. */
@@ -115,7 +115,7 @@ const anyReadings = (width: number, height: number): fc.Arbitrary<Reading[]> =>
 const anyDesign = (width: number, height: number): fc.Arbitrary<Partial<Design>> =>
   fc
     .record({
-      pattern: pick(...PATTERNS),
+      pattern: pick('battens', 'grid', 'boxes', 'slats', 'rails'),
       spacing: anySpacing,
       topRail: fc.boolean(),
       cap: pick(null, 'flat', 'edge'),
@@ -303,10 +303,16 @@ export const anyOldWall: fc.Arbitrary<Workpiece> = fc
     }
   })
 
-/** Either, as a law should hold for both. */
+/** A wall in lines, on which all of that stands as well. */
+export const anyLineWall: fc.Arbitrary<Workpiece> = fc
+  .tuple(fc.oneof(anyPlainMeeting, anyOldWall), anyLines)
+  .map(([workpiece, lines]) => inLines(workpiece, lines))
+
+/** Any of them, as a law should hold for all. */
 export const anyMeetingWall: fc.Arbitrary<Workpiece> = fc.oneof(
   { weight: 3, arbitrary: anyPlainMeeting },
   { weight: 2, arbitrary: anyOldWall },
+  { weight: 2, arbitrary: anyLineWall },
 )
 
 /** A wall on which everything stands at once, with a grid whose border has no rail at its foot. */

@@ -3,7 +3,7 @@ import fc from 'fast-check'
 import { anyMeetingWall, anyThreeSidedGrid, runs } from '../../../tests/anyWall'
 import { ring, shared } from '../../../tests/areas'
 import { computePlan } from '../computePlan'
-import { movedFrom, unitVector } from '../geometry'
+import { boundsOf, movedFrom, unitVector } from '../geometry'
 import { faceFromCard } from '../pieces'
 import { isPlate, outlineOf } from '../survey/obstacles'
 import { wallOutline } from '../survey/wallShape'
@@ -76,7 +76,14 @@ describe('laws of what meets, over walls on which everything stands at once', ()
           const u = unitVector(piece.directionDeg)
           const along = piece.face.map(({ x, y }) => x * u.x + y * u.y)
           const left = piece.face.map(({ x, y }) => y * u.x - x * u.y)
-          const zero = movedFrom({ x: 0, y: 0 }, piece.directionDeg, Math.min(...along), Math.min(...left))
+          // a piece that runs to a point lacks an edge, and its long point may lie where that edge would be
+          const card0 = boundsOf(faceFromCard({ ...piece, notches: [] }))
+          const zero = movedFrom(
+            { x: 0, y: 0 },
+            piece.directionDeg,
+            Math.min(...along) - card0.left,
+            Math.min(...left) - card0.bottom,
+          )
           const laid = faceFromCard(piece).map(({ x, y }) => movedFrom(zero, piece.directionDeg, x, y))
           const [card, wall] = [ring(laid), ring(piece.polygon)]
           const differ = Math.abs(card.area()) + Math.abs(wall.area()) - 2 * shared(card, wall)

@@ -216,11 +216,22 @@ const TOUCHING = 100_000
  * Struck lines end where they hit: where two only touch nothing is left to cut. Of all others the center lines and widths tell, as
  * their ends are found by being cut.
  */
-function isCut({ a, b, through }: Crossing, strips: readonly Strip[]): boolean {
-  const [one, other] = [strips[a], strips[b]]
-  if (!one || !other || through === 'miter' || !(one.mayPoint || other.mayPoint)) return true
-  const [face, otherFace] = [placePiece(specOf(one))?.face, placePiece(specOf(other))?.face]
-  return face !== undefined && otherFace !== undefined && !liesApart(face, otherFace, TOUCHING)
+function cutOnly(crossings: readonly Crossing[], strips: readonly Strip[]): Crossing[] {
+  const known = new Map<number, Polygon>()
+  const wholeFace = (index: number): Polygon => {
+    const before = known.get(index)
+    if (before) return before
+    const strip = strips[index]
+    const face = (strip && placePiece(specOf(strip))?.face) ?? []
+    known.set(index, face)
+    return face
+  }
+  return crossings.filter(
+    ({ a, b, through }) =>
+      through === 'miter' ||
+      !(strips[a]?.mayPoint || strips[b]?.mayPoint) ||
+      !liesApart(wholeFace(a), wholeFace(b), TOUCHING),
+  )
 }
 
 /**
@@ -228,7 +239,7 @@ function isCut({ a, b, through }: Crossing, strips: readonly Strip[]): boolean {
  * sends through stops the other with its face, both end in a mitre, or both run on, lapped; the order of the list decides nothing.
  */
 export function cutStrips(wanted: readonly Strip[], field: Field, rule?: ThroughRule): readonly Piece[] {
-  const crossings = crossingsOf(wanted, rule).filter((crossing) => isCut(crossing, wanted))
+  const crossings = cutOnly(crossingsOf(wanted, rule), wanted)
   const strips = miterEnds(wanted, crossings)
   const lands = landsOn(strips.length, crossings)
   const faces = new Map<number, Obstacle[]>()

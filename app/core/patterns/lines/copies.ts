@@ -20,7 +20,7 @@ function moved(struck: Struck, by: number): Struck {
   return {
     ...struck,
     ray: { ...ray, center: shift(ray.center) },
-    ...(ends ? { ends: { start: end(ends.start), end: end(ends.end) } } : {}),
+    ...(ends ? { ends: { start: end(ends.start), end: end(ends.end) }, moved: true as const } : {}),
   }
 }
 
@@ -73,7 +73,7 @@ function mirrored(struck: Struck, axis: Axis, striking: Striking): Struck {
       back: stop(ray.back),
       front: stop(ray.front),
     },
-    ...(ends ? { ends: { start: end(ends.start), end: end(ends.end) } } : {}),
+    ...(ends ? { ends: { start: end(ends.start), end: end(ends.end) }, moved: true as const } : {}),
   }
 }
 

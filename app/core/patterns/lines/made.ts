@@ -24,6 +24,8 @@ export interface Struck {
   readonly region: Region
   /** Ends that were given, not found: the corners of a diamond. */
   readonly ends?: { readonly start: End; readonly end: End }
+  /** Such ends were moved with it: the field may end it before them. */
+  readonly moved?: true
   /** It lies within the region alone and crosses nothing. */
   readonly crossesNothing?: true
 }

@@ -50,7 +50,8 @@ function strikesOf(move: Move, striking: Striking): Strikes {
 }
 
 /** Strips nearer to parallel than this that lie over one another are one strip twice, or along an edge. */
-const PARALLEL_SINE = 0.0087 // half a degree
+const PARALLEL_DEG = 0.5
+const PARALLEL_SINE = Math.sin((PARALLEL_DEG * Math.PI) / 180)
 const SAME = 1_000_000 // 1 mm
 
 /** Whether a strip runs along an edge of its region and hangs over it: no such strip can be cut. */
@@ -65,17 +66,27 @@ function hangsOver({ ray }: Struck, { edges }: Region): Region['edges'][number] 
 }
 
 /** One strip lies along and over another: the same line struck twice. */
-function doubles(strip: Strip, other: Strip, faces: (strip: Strip) => Solid | null): boolean {
-  const [u, v] = [unitVector(strip.directionDeg), unitVector(other.directionDeg)]
-  if (Math.abs(u.x * v.y - u.y * v.x) > PARALLEL_SINE) return false
-  const off = (strip.center.y - other.center.y) * v.x - (strip.center.x - other.center.x) * v.y
+function doubles(strip: Strip, other: Strip, faceOf: (strip: Strip) => Solid | null): boolean {
+  const turn = Math.abs(((((strip.directionDeg - other.directionDeg) % 180) + 270) % 180) - 90)
+  if (turn > PARALLEL_DEG) return false
+  const u = unitVector(strip.directionDeg)
+  const off = (strip.center.y - other.center.y) * u.x - (strip.center.x - other.center.x) * u.y
   if (Math.abs(off) > SAME) return false
   const reach = (of: Strip) => {
-    const all = (faces(of)?.outline ?? []).map(({ x, y }) => x * u.x + y * u.y)
+    const all = (faceOf(of)?.outline ?? []).map(({ x, y }) => x * u.x + y * u.y)
     return { from: Math.min(...all), to: Math.max(...all) }
   }
   const [a, b] = [reach(strip), reach(other)]
   return a.from < b.to - SAME && b.from < a.to - SAME
+}
+
+type Ends = { readonly start: End; readonly end: End }
+
+/** Ends that were moved, and what ends the strip where it came to lie. */
+function withinBoth(given: Ends, found: Ends | null): Ends | null {
+  if (!found) return null
+  const both = (a: End, b: End): End => ({ ...a, lines: [...a.lines, ...b.lines] })
+  return { start: both(given.start, found.start), end: both(given.end, found.end) }
 }
 
 /** Lines are struck after all uprights and horizontals, and land on them. */
@@ -171,7 +182,9 @@ export function runMoves(layout: LaidOut, base: readonly Strip[]): MovesMade {
           told.push({ code: 'alongEdge', side: typeof over.of === 'string' ? over.of : over.of.edge })
         return
       }
-      const ends = each.ends ?? endsOfRay(each.ray, each.region, hitsOwn ? solids() : before)
+      const found =
+        each.ends && !each.moved ? null : endsOfRay(each.ray, each.region, hitsOwn ? solids() : before)
+      const ends = each.ends ? (each.moved ? withinBoth(each.ends, found) : each.ends) : found
       if (!ends) {
         if (!told.some(({ code }) => code === 'missesField')) told.push({ code: 'missesField' })
         return

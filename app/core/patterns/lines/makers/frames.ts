@@ -2,6 +2,7 @@ import type { FieldCorner, MoveOf } from '~/model'
 import {
   clipConvex,
   crossing,
+  leftOf,
   type Line,
   lineFrom,
   miteredSides,
@@ -111,7 +112,8 @@ export function nestedCorners(move: MoveOf<'corners'>, striking: Striking): Stri
         const at = (edge: RegionEdge, by: number) => shiftedLeft(edge.line, by)
         const inner = crossing(at(level, near), at(upright, near))
         const outer = crossing(at(level, near + faceWidth), at(upright, near + faceWidth))
-        if (!inner || !outer) break
+        // a corner beyond the other sides has no leg inside
+        if (!inner || !outer || !region.edges.every(({ line }) => leftOf(outer, line) >= 0)) break
         const cut = miter(lineFrom(inner, outer))
         const legs = [
           { edge: level, stop: upright },
