@@ -5,7 +5,7 @@ import type { Band, BoxFrame, LaidOut, SectionPlace, Upright } from '../layout/l
 import type { Role } from '../pieces'
 import type { ThroughRule } from '../strips/crossings'
 import type { Strip } from '../strips/strip'
-import type { MovesMade } from './lines/made'
+import type { MovesMade } from '../layout/moves'
 
 /** What a pattern has to work with: the field, its covered part less the fillers, and what frames it. */
 export interface LayInput extends Field {

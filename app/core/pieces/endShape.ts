@@ -1,10 +1,17 @@
-import { nearestNanometer } from '~/length'
+import { type Length, nearestNanometer } from '~/length'
 import { type Point, type Polygon, unitVector } from '../geometry'
 import { type EndCut, SQUARE } from './endCut'
-import type { PieceSpec } from './piece'
 
 /** Differences of edge ends below a hundredth of a millimeter are a square cut. */
 export const SQUARE_WITHIN = 10_000
+
+/** Where a strip lies, how wide it is, and whether it may run to a point. */
+interface Lying {
+  readonly center: Point
+  readonly directionDeg: number
+  readonly faceWidth: Length
+  readonly mayPoint?: boolean
+}
 
 /** A point in the strip's own terms: along it from its centre point, and to the left of its centre line. */
 interface Own {
@@ -12,10 +19,7 @@ interface Own {
   readonly left: number
 }
 
-export function ownOf(
-  point: Point,
-  { center, directionDeg }: Pick<PieceSpec, 'center' | 'directionDeg'>,
-): Own {
+export function ownOf(point: Point, { center, directionDeg }: Lying): Own {
   const u = unitVector(directionDeg)
   const [dx, dy] = [point.x - center.x, point.y - center.y]
   return { along: dx * u.x + dy * u.y, left: dy * u.x - dx * u.y }
@@ -32,7 +36,7 @@ export interface EndShape {
 const ON_EDGE = 4
 
 /** The two ends of a face; null when one of its edges is cut away whole. */
-export function endsOf(face: Polygon, spec: PieceSpec): { start: EndShape; end: EndShape } | null {
+export function endsOf(face: Polygon, spec: Lying): { start: EndShape; end: EndShape } | null {
   const half = spec.faceWidth / 2
   const points = face.map((point) => ownOf(point, spec))
   const leftAt = points.filter(({ left }) => left > half - ON_EDGE).map(({ along }) => along)

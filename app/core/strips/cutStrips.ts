@@ -18,7 +18,7 @@ import type { Obstacle } from '../survey/obstacles'
 import { type Crossing, crossingsOf, landsOn, type ThroughRule } from './crossings'
 import { lapPieces } from './laps'
 import { miterEnds } from './miterEnds'
-import { type Lie, specOf, type Strip } from './strip'
+import { type Lie, specOf, type Strip, wholePiece } from './strip'
 
 /** The shortest piece worth cutting. */
 const SHORTEST = 6_350_000 // 1/4 in
@@ -61,7 +61,7 @@ function partsOf(
   const own: Part = { alsoStart: [], alsoEnd: [], startsAt: strip.start.against, endsAt: strip.end.against }
   const inTheWay = meetings(strip, obstacles)
   if (inTheWay.length === 0) return { parts: [own], notched: [] }
-  const whole = placePiece(specOf(strip))
+  const whole = wholePiece(strip)
   if (!whole) return { parts: [], notched: [] }
   const start = startAlong(whole, strip)
   const found = inTheWay.filter(({ from, to }) => to > start && from < start + whole.longLength)
@@ -217,14 +217,9 @@ const TOUCHING = 100_000
  * their ends are found by being cut.
  */
 function cutOnly(crossings: readonly Crossing[], strips: readonly Strip[]): Crossing[] {
-  const known = new Map<number, Polygon>()
   const wholeFace = (index: number): Polygon => {
-    const before = known.get(index)
-    if (before) return before
     const strip = strips[index]
-    const face = (strip && placePiece(specOf(strip))?.face) ?? []
-    known.set(index, face)
-    return face
+    return (strip && wholePiece(strip)?.face) ?? []
   }
   return crossings.filter(
     ({ a, b, through }) =>

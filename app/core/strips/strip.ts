@@ -2,7 +2,7 @@ import type { Length } from '~/length'
 import type { Material } from '~/model'
 import { crossing, type Line, movedFrom, type Point, unitVector } from '../geometry'
 import type { StripId, StripName } from './stripId'
-import type { EndCut, EndsAt, PieceSpec, Role } from '../pieces'
+import { type EndCut, type EndsAt, type Piece, type PieceSpec, placePiece, type Role } from '../pieces'
 
 /** An end of a strip: the lines it stays within (two where it points into a corner), what they are, how it is cut through. */
 export interface End {
@@ -62,6 +62,17 @@ export function reachOf(strip: Lie & Pick<Strip, 'start' | 'end'>): { from: numb
     from: Math.min(at(start, -1) ?? -Infinity, at(start, 1) ?? -Infinity),
     to: Math.max(at(end, -1) ?? Infinity, at(end, 1) ?? Infinity),
   }
+}
+
+const whole = new WeakMap<Strip, Piece | null>()
+
+/** The strip placed whole, before it meets anything; null where its ends leave nothing of it. Worked out once for each. */
+export function wholePiece(strip: Strip): Piece | null {
+  const known = whole.get(strip)
+  if (known !== undefined) return known
+  const made = placePiece(specOf(strip))
+  whole.set(strip, made)
+  return made
 }
 
 /** The strip as a piece to be placed, whole. */

@@ -1,18 +1,8 @@
-import { movedFrom, type Point, unitVector } from '../../geometry'
+import { movedFrom, type Point } from '../../geometry'
 import { LIMITS } from '~/model'
 import type { Struck } from './made'
-import type { Region } from './region'
-
-/** How far the corners of a region lie to the left of a line, least and most. */
-export function acrossOf(
-  { outline }: Region,
-  through: Point,
-  directionDeg: number,
-): { least: number; most: number } {
-  const u = unitVector(directionDeg)
-  const all = outline.map(({ x, y }) => (y - through.y) * u.x - (x - through.x) * u.y)
-  return { least: Math.min(...all), most: Math.max(...all) }
-}
+import type { Region } from '../../layout/moves'
+import { acrossOf } from './region'
 
 /** Less of a strip than this along its width is no strip. */
 const LEAST = 400_000

@@ -1,9 +1,9 @@
 import type { Along, FieldSide, LinePoint } from '~/model'
 import { crossing, movedFrom, type Point, unitVector } from '../../geometry'
-import { placePiece } from '../../pieces'
-import { specOf, type Strip } from '../../strips/strip'
-import type { LineField } from './region'
-import type { MoveIssue, Striking } from './made'
+import { type Strip, wholePiece } from '../../strips/strip'
+import type { LineField } from '../../layout/moves'
+import type { MoveIssue } from '../../layout/moves'
+import type { Striking } from './made'
 
 /** A point, or what it misses. */
 export type Found<T> =
@@ -52,7 +52,7 @@ export function stretchOf(
   strip: Strip,
   edge: 'center' | 'left' | 'right',
 ): { from: Point; length: number; directionDeg: number } | null {
-  const piece = placePiece(specOf(strip))
+  const piece = wholePiece(strip)
   if (!piece) return null
   const { center, directionDeg, faceWidth } = strip
   const u = unitVector(directionDeg)

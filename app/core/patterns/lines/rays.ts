@@ -1,8 +1,8 @@
 import { type Line, movedFrom, passageThrough, type Point, type Polygon, unitVector } from '../../geometry'
 import type { EndsAt } from '../../pieces'
 import type { End } from '../../strips/strip'
-import { acrossOf } from './family'
-import type { Region } from './region'
+import { acrossOf } from './region'
+import type { Region } from '../../layout/moves'
 
 /** How a struck line ends one way: at the first it hits; at the edge of its region, across what it meets; square, so far off. */
 export type Stop = { readonly kind: 'hit' | 'frame' } | { readonly kind: 'at'; readonly distance: number }

@@ -1,4 +1,4 @@
-import type { FieldCorner, FieldSide } from '~/model'
+import type { FieldSide } from '~/model'
 import {
   clipConvex,
   crossing,
@@ -8,34 +8,14 @@ import {
   type Point,
   type Polygon,
   rectangle,
+  unitVector,
 } from '../../geometry'
 import { endLine } from '../../layout/bandStrips'
 import type { LaidOut } from '../../layout/layout'
+import type { LineField, Region, RegionEdge } from '../../layout/moves'
 import { reachesHead } from '../../layout/uprightStrip'
-import type { EndsAt } from '../../pieces'
 import type { Strip } from '../../strips/strip'
 import { baseAt, onLine } from '../../survey/wallLines'
-
-/** An edge that bounds what is struck: the field lies to its left. */
-export interface RegionEdge {
-  readonly line: Line
-  readonly against: EndsAt
-  /** The side of the field it is, or the strip whose face it is. */
-  readonly of: FieldSide | { readonly strip: string; readonly edge: 'left' | 'right' }
-}
-
-/** A convex part of the wall that lines are struck in: the field inside the frame, or a bay of it. */
-export interface Region {
-  readonly edges: readonly RegionEdge[]
-  readonly outline: Polygon
-}
-
-/** The field with its four sides, whatever it is bounded by. */
-export interface LineField extends Region {
-  readonly corners: Readonly<Record<FieldCorner, Point>>
-  /** The bays between its uprights, from the left; one where there is none. */
-  readonly bays: readonly Region[]
-}
 
 /** The edge of a strip on a side of its direction, directed so that what lies beyond it is to the left. */
 export function faceLine({ center, directionDeg, faceWidth }: Strip, side: 'left' | 'right'): Line {
@@ -163,4 +143,15 @@ export function lineField(layout: LaidOut, base: readonly Strip[]): LineField | 
     return bay.length > 2 ? [{ edges: [...more, ...edges], outline: bay }] : []
   })
   return { edges, outline, corners, bays }
+}
+
+/** How far the corners of a region lie to the left of a line, least and most. */
+export function acrossOf(
+  { outline }: Region,
+  through: Point,
+  directionDeg: number,
+): { least: number; most: number } {
+  const u = unitVector(directionDeg)
+  const all = outline.map(({ x, y }) => (y - through.y) * u.x - (x - through.x) * u.y)
+  return { least: Math.min(...all), most: Math.max(...all) }
 }

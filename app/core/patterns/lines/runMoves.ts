@@ -2,19 +2,19 @@ import { LIMITS, type Material, type Move } from '~/model'
 import { unitVector } from '../../geometry'
 import { materialIn } from '../../layout/field'
 import type { LaidOut } from '../../layout/layout'
-import { placePiece } from '../../pieces'
-import { type End, specOf, type Strip } from '../../strips/strip'
+import { type End, type Strip, wholePiece } from '../../strips/strip'
 import { lineStripId } from '../../strips/stripId'
 import { withCrossings } from './crossed'
 import { mirror, repeat } from './copies'
-import type { MoveIssue, MoveMade, MovesMade, Strikes, Striking, Struck } from './made'
+import type { Strikes, Striking, Struck } from './made'
 import { chevron } from './makers/chevron'
 import { diamonds, nestedCorners } from './makers/frames'
 import { herringbone } from './makers/herringbone'
 import { diagonals, lattice } from './makers/parallel'
 import { sunburst } from './makers/sunburst'
 import { endsOfRay, type Solid } from './rays'
-import { lineField, type Region } from './region'
+import type { MoveIssue, MoveMade, MovesMade, Region } from '../../layout/moves'
+import { lineField } from './region'
 import { branch, divide, fan, strike } from './strike'
 
 /** What a move strikes, by its kind. */
@@ -66,14 +66,14 @@ function hangsOver({ ray }: Struck, { edges }: Region): Region['edges'][number] 
 }
 
 /** One strip lies along and over another: the same line struck twice. */
-function doubles(strip: Strip, other: Strip, faceOf: (strip: Strip) => Solid | null): boolean {
+function doubles(strip: Strip, other: Strip): boolean {
   const turn = Math.abs(((((strip.directionDeg - other.directionDeg) % 180) + 270) % 180) - 90)
   if (turn > PARALLEL_DEG) return false
   const u = unitVector(strip.directionDeg)
   const off = (strip.center.y - other.center.y) * u.x - (strip.center.x - other.center.x) * u.y
   if (Math.abs(off) > SAME) return false
   const reach = (of: Strip) => {
-    const all = (faceOf(of)?.outline ?? []).map(({ x, y }) => x * u.x + y * u.y)
+    const all = (wholePiece(of)?.face ?? []).map(({ x, y }) => x * u.x + y * u.y)
     return { from: Math.min(...all), to: Math.max(...all) }
   }
   const [a, b] = [reach(strip), reach(other)]
@@ -131,14 +131,9 @@ export function runMoves(layout: LaidOut, base: readonly Strip[]): MovesMade {
   const byId = new Map<string, Strip>(base.map((strip) => [strip.id, strip]))
   const struckBy = new Map<string, readonly Struck[]>()
   const moveOf: Record<string, string> = {}
-  const known = new Map<Strip, Solid | null>()
   const faceOf = (strip: Strip): Solid | null => {
-    const before = known.get(strip)
-    if (before !== undefined) return before
-    const face = placePiece(specOf(strip))?.face
-    const solid = face ? { id: strip.id, outline: face } : null
-    known.set(strip, solid)
-    return solid
+    const face = wholePiece(strip)?.face
+    return face ? { id: strip.id, outline: face } : null
   }
   // the frame bounds the field already, and what crosses nothing stops nothing
   const frame = new Set(base.filter(({ role }) => role === 'border').map((strip) => strip))
@@ -191,7 +186,7 @@ export function runMoves(layout: LaidOut, base: readonly Strip[]): MovesMade {
       }
       const strip = stripFrom(move.id, i + 1, count + 1, each, ends, material)
       if (!faceOf(strip)) return
-      if (strips.some((other) => other.role === 'line' && doubles(strip, other, faceOf))) {
+      if (strips.some((other) => other.role === 'line' && doubles(strip, other))) {
         twice.push(id)
         return
       }

@@ -3,7 +3,7 @@ import { crossing, movedFrom, type Point } from '../../../geometry'
 import { familyIn } from '../family'
 import { nothing, type Strikes, type Striking, type Struck } from '../made'
 import { nudged } from '../points'
-import type { Region, RegionEdge } from '../region'
+import type { Region, RegionEdge } from '../../../layout/moves'
 
 /** The edges that close a bay at its left and its right, and its foot there. */
 interface Bay {

@@ -13,7 +13,7 @@ import {
 } from '../../../geometry'
 import type { End } from '../../../strips/strip'
 import { nothing, type Strikes, type Striking, type Struck } from '../made'
-import type { Region, RegionEdge } from '../region'
+import type { Region, RegionEdge } from '../../../layout/moves'
 import { regionsOf } from './parallel'
 
 /** A strip inside a line, from one place on it to another, with its ends given. */

@@ -3,7 +3,7 @@ import { LIMITS } from '~/model'
 import { boundsOf, clipConvex, lineFrom, movedFrom, type Point, type Polygon } from '../../../geometry'
 import type { Strikes, Striking, Struck } from '../made'
 import { nudged } from '../points'
-import type { Region } from '../region'
+import type { Region } from '../../../layout/moves'
 import { lowCorner, regionsOf } from './parallel'
 
 /** A piece with less than this of its place in the region is none: a square of about 1/16 in. */

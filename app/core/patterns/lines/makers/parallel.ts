@@ -3,7 +3,7 @@ import { movedFrom, type Point } from '../../../geometry'
 import { familyIn } from '../family'
 import type { Strikes, Striking, Struck } from '../made'
 import { nudged } from '../points'
-import type { Region } from '../region'
+import type { Region } from '../../../layout/moves'
 
 /** The regions a maker fills. */
 export function regionsOf(where: 'field' | 'bays', { field }: Striking): readonly Region[] {
