@@ -1,6 +1,7 @@
 import type { Workpiece } from '~/model'
 import { boardFindings } from './findings/boardFindings'
 import { clearanceFindings } from './findings/clearanceFindings'
+import { companionFindings } from './findings/companionFindings'
 import { cornerFindings } from './findings/cornerFindings'
 import { flatFindings } from './findings/flatFindings'
 import { floorFindings, returningFindings } from './findings/groundFindings'
@@ -9,6 +10,7 @@ import { leanFindings } from './findings/leanFindings'
 import { edgeFindings, ledgeFindings } from './findings/ledgeFindings'
 import type { Finding, Severity } from './findings/finding'
 import { heightFindings } from './findings/heightFindings'
+import { lineFindings } from './findings/lineFindings'
 import { meetingFindings } from './findings/meetingFindings'
 import { bandsOffWall, extentFindings, overlapFindings, vanishedFindings } from './findings/overlapFindings'
 import { spacingFindings } from './findings/spacingFindings'
@@ -67,6 +69,8 @@ export function computePlan(workpiece: Workpiece): Plan {
     ...ledgeFindings(workpiece, layout, pieces),
     ...leanFindings(workpiece, layout),
     ...edgeFindings(workpiece, pieces),
+    ...lineFindings(workpiece, layout, pieces),
+    ...companionFindings(workpiece, layout, pieces),
     ...boardFindings(workpiece, layout, pieces),
     ...widthFindings(workpiece, layout),
     ...cornerFindings(workpiece, layout, pieces),

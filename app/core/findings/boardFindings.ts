@@ -66,14 +66,13 @@ export function boardFindings(
   const joint = inForce(wall.design).railJoint
   const other = joint === 'butt' ? 'scarf' : 'butt'
   const joined = new Set(pieces.flatMap(({ stripId, endsAt }) => (endsAt === 'joint' ? [stripId] : [])))
-  for (const band of layout.bands) {
-    if (!joined.has(band.id)) continue
-    const parts = pieces.filter((piece) => piece.stripId === band.id).length
+  for (const id of joined) {
+    const parts = pieces.filter((piece) => piece.stripId === id).length
     findings.push({
       stage: 'buy',
       severity: 'note',
-      says: { code: 'bandJoined', bandId: band.id, parts, joint },
-      stripIds: [band.id],
+      says: { code: 'bandJoined', bandId: id, parts, joint },
+      stripIds: [id],
       waysOut: [
         {
           says: { code: 'joinWith', joint: other },

@@ -8,11 +8,13 @@ import type {
   HeightRule,
   LengthReadingKind,
   LevelRule,
+  MoveKind,
   RailJoint,
   Stand,
   ThingKind,
 } from '~/model'
 import type { Uptake } from '../asbuilt/newWidth'
+import type { MoveIssue } from '../layout/moves'
 import type { SpacingIssue } from '../spacing'
 
 /** What a finding has to say: a code with its figures. messages/ makes the sentence. */
@@ -205,6 +207,44 @@ export type FindingSays =
     }
   | { readonly code: 'edgesDiffer'; readonly eased: string; readonly sharp: string }
   | { readonly code: 'leansFar'; readonly by: Length; readonly school: Stand['kind'] }
+  | {
+      readonly code: 'moveTells'
+      /** Its place in the list, from 1. */
+      readonly nth: number
+      readonly kind: MoveKind
+      readonly issue: MoveIssue
+    }
+  | { readonly code: 'linesVanish'; readonly lines: readonly string[] }
+  | {
+      readonly code: 'lineSliver'
+      readonly pieceId: string
+      readonly stripId: string
+      readonly short: Length
+      readonly long: Length
+      readonly pieces: number
+    }
+  | {
+      readonly code: 'beyondSwing'
+      readonly stripId: string
+      readonly deg: number
+      readonly swing: number
+      readonly ends: number
+    }
+  | {
+      readonly code: 'archOver'
+      readonly archId: string
+      readonly what: 'ceiling' | 'wall' | 'strips' | 'thing' | 'tooHigh'
+      readonly by: Length
+    }
+  | {
+      readonly code: 'rowOver'
+      readonly rowId: string
+      readonly what: 'wall' | 'ceiling' | 'items' | 'thing'
+      readonly by: Length
+    }
+  | { readonly code: 'middleGone'; readonly of: 'arch' | 'row'; readonly id: string }
+  | { readonly code: 'rowBridges'; readonly rowId: string; readonly items: number; readonly packing: Length }
+  | { readonly code: 'heavyOverBed'; readonly rowId: string }
   | { readonly code: 'widthChanged'; readonly before: Length; readonly now: Length; readonly pieces: number }
 
 /** What a way out does, for its button. */
@@ -253,6 +293,11 @@ export type WayOutSays =
   | { readonly code: 'longerArm'; readonly arm: Length }
   | { readonly code: 'noBrackets' }
   | { readonly code: 'leaveOff'; readonly kind: ThingKind }
+  | { readonly code: 'moveOff' | 'moveAway'; readonly nth: number }
+  | { readonly code: 'linesOff'; readonly lines: number }
+  | { readonly code: 'companionAway'; readonly of: 'arch' | 'row' }
+  | { readonly code: 'archRise' | 'archLower' | 'rowLower'; readonly to: Length }
+  | { readonly code: 'rowGap'; readonly gap: Length }
   | { readonly code: 'turnExtent'; readonly left: Length; readonly right: Length }
   | {
       readonly code: 'takeUp'
