@@ -68,7 +68,7 @@ export function GapHandle({ frame }: { frame: Frame }) {
   const words = patternWords(layout)
   // a handle in hand stays, even where the pull leaves no gap: it can be pulled back
   const place = gapDimension(plan, selected, wording.format) ?? gripped.current
-  if (!place) return null
+  if (!place || !rulesOf(layout).counts(layout.design)) return null
   const gap = place.right - place.left
   const tick = tickOf(workpiece.settings.tape)
   const stepCount = (strips: number) => {

@@ -1,6 +1,7 @@
 import { formatExact } from '~/length'
-import type { ThingKind } from '~/model'
+import type { RailJoint, ThingKind } from '~/model'
 import type { FindingSays, WayOutSays } from '~/core/findings/finding'
+import { lineFindingText, lineWayText } from './linesText'
 import { levelRuleName, readingName } from './surveyWords'
 import { thingCalled, thingName } from './thingNames'
 import { wallFindingText, wallWayText } from './wallFindingText'
@@ -43,6 +44,16 @@ function listed(names: readonly string[]): string {
   const [first = '', second, ...more] = names
   if (second === undefined) return first
   return more.length === 0 ? `${first} and ${second}` : `${first}, ${second} and ${more.length} more`
+}
+
+/** How a run longer than the boards is to be joined. */
+function joinText(joint: RailJoint): string {
+  return {
+    scarf: 'Scarf it instead',
+    butt: 'Butt it instead',
+    miter: 'Miter it across the face at 45°',
+    miterHalf: 'Miter it across the face at 22 1/2°',
+  }[joint]
 }
 
 /** What a finding says: what is so, where, and by how much. */
@@ -91,9 +102,14 @@ export function findingText(says: FindingSays, w: Wording): string {
     case 'noBoardsListed':
       return `No boards of ${materialName(says.materialId, w)} are listed to buy.`
     case 'bandJoined':
-      return says.joint === 'scarf'
-        ? `${stripName(says.bandId, w)} is longer than the boards: ${says.parts} parts, each joint a scarf cut at 45° through the thickness. Put joints on studs.`
-        : `${stripName(says.bandId, w)} is longer than the boards: ${says.parts} parts butted square. Put joints on studs.`
+      return `${stripName(says.bandId, w)} is longer than the boards: ${says.parts} parts${
+        {
+          scarf: ', each joint a scarf cut at 45° through the thickness',
+          butt: ' butted square',
+          miter: ', each joint mitered across the face at 45°',
+          miterHalf: ', each joint mitered across the face at 22 1/2°',
+        }[says.joint]
+      }. Put joints on studs.`
     case 'chainOpen': {
       const [before, after] =
         says.axis === 'across' ? ['left of it', 'right of it'] : ['below it', 'above it']
@@ -148,6 +164,16 @@ export function findingText(says: FindingSays, w: Wording): string {
       return `${stripName(says.stripId, w)} comes within ${say(says.space, w)} of the ${thingCalled(w, says.thingId, says.kind)}; ${sayWithUnit(says.asked, w)} was asked for.`
     case 'closes':
       return `Ends, strips and gaps close on ${sayWithUnit(says.wall, w)}.`
+    case 'moveTells':
+    case 'linesVanish':
+    case 'lineSliver':
+    case 'beyondSwing':
+    case 'archOver':
+    case 'rowOver':
+    case 'middleGone':
+    case 'rowBridges':
+    case 'heavyOverBed':
+      return lineFindingText(says, w)
     default:
       return wallFindingText(says, w)
   }
@@ -236,7 +262,16 @@ export function wayOutText(says: WayOutSays, w: Wording): string {
     case 'removeBase':
       return 'Take the base off, rail instead'
     case 'joinWith':
-      return says.joint === 'scarf' ? 'Scarf it instead' : 'Butt it instead'
+      return joinText(says.joint)
+    case 'moveOff':
+    case 'moveAway':
+    case 'linesOff':
+    case 'companionAway':
+    case 'archRise':
+    case 'archLower':
+    case 'rowLower':
+    case 'rowGap':
+      return lineWayText(says, w)
     default:
       return wallWayText(says, w)
   }

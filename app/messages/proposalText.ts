@@ -70,6 +70,9 @@ export function searchClaim({ tried, clear, plates, sections }: Omit<ProposalSea
     : `${clear.toLocaleString('en-US')} of ${layouts} within your limits clear ${what}.`
 }
 
+/** Said with it where lines are struck as well, which the search of uprights does not look at. */
+export const uprightsAlone = ' That goes by the uprights alone: for the lines see “Plates under lines”.'
+
 /** What a weight is for. */
 export function criterionName(criterion: Criterion): string {
   return {

@@ -1,5 +1,7 @@
 import type { ProposalCards } from '~/core/judgement/cards'
 import type { HeightProposal } from '~/core/judgement/heights'
+import type { MoveCost } from '~/core/judgement/moveCosts'
+import type { Nudges } from '~/core/judgement/nudges'
 import type { Suspect } from '~/core/asbuilt/matters'
 import type { Length } from '~/length'
 import type { Workpiece } from '~/model'
@@ -29,4 +31,14 @@ export function searchMatters({
   readonly misses: readonly Length[]
 }): WorkerJob<readonly Suspect[]> {
   return proposals.run((remote) => remote.matters(workpiece, misses) as Promise<readonly Suspect[]>)
+}
+
+/** Works out what each move of a design in lines adds, in a worker. */
+export function searchMoveCosts(workpiece: Workpiece): WorkerJob<readonly MoveCost[]> {
+  return proposals.run((remote) => remote.moveCosts(workpiece) as Promise<readonly MoveCost[]>)
+}
+
+/** Searches places of a field of lines that clear its plates, in a worker. */
+export function searchNudges(workpiece: Workpiece): WorkerJob<Nudges> {
+  return proposals.run((remote) => remote.nudges(workpiece) as Promise<Nudges>)
 }

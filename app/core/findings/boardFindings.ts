@@ -1,5 +1,5 @@
 import { inches, millimeters, nearestNanometer, tickOf } from '~/length'
-import { TAKEN_OFF, usualOffers, type Workpiece, inForce } from '~/model'
+import { RAIL_JOINTS, TAKEN_OFF, usualOffers, type Workpiece, inForce } from '~/model'
 import type { Layout } from '../layout/layout'
 import { isUpright, type Piece } from '../pieces'
 import type { Finding, WayOut } from './finding'
@@ -64,7 +64,9 @@ export function boardFindings(
     })
   }
   const joint = inForce(wall.design).railJoint
-  const other = joint === 'butt' ? 'scarf' : 'butt'
+  // a miter across the face is for what slants: on a rail it would show as a step
+  const others = (role: string | undefined) =>
+    (role === 'line' ? RAIL_JOINTS : (['scarf', 'butt'] as const)).filter((each) => each !== joint)
   const joined = new Set(pieces.flatMap(({ stripId, endsAt }) => (endsAt === 'joint' ? [stripId] : [])))
   for (const id of joined) {
     const parts = pieces.filter((piece) => piece.stripId === id).length
@@ -73,12 +75,10 @@ export function boardFindings(
       severity: 'note',
       says: { code: 'bandJoined', bandId: id, parts, joint },
       stripIds: [id],
-      waysOut: [
-        {
-          says: { code: 'joinWith', joint: other },
-          edits: [{ type: 'patchDesign', patch: { railJoint: other } }],
-        },
-      ],
+      waysOut: others(pieces.find((piece) => piece.stripId === id)?.role).map((each) => ({
+        says: { code: 'joinWith', joint: each },
+        edits: [{ type: 'patchDesign', patch: { railJoint: each } }],
+      })),
     })
   }
   return findings

@@ -51,6 +51,8 @@ export interface PatternRules {
   readonly materials: (design: Design) => readonly NamedMaterial[]
   /** What is placed along the wall: uprights, or margins with a box in each of their gaps; null where nothing is. */
   readonly places: 'uprights' | 'margins' | null
+  /** It has strips or boxes to be counted and spaced, as this design stands. */
+  readonly counts: (design: Design) => boolean
   /** The part its uprights play. */
   readonly uprightRole: Extract<Role, 'batten' | 'slat' | 'stile'>
   /** How wide what is placed is. */

@@ -90,6 +90,7 @@ export const UPRIGHT_RULES = {
   leaves: () => ({}),
   materials: () => [],
   moves: () => null,
+  counts: () => true,
   places: 'uprights',
   stripWidth: (field) => materialIn(field, field.design.battenMaterial).width,
   faceWidth: (field) => materialIn(field, field.design.battenMaterial).width,

@@ -22,6 +22,8 @@ export function nodeBounds(node: SceneNode): Bounds {
       return { left: 0, right: 0, bottom: node.at, top: node.at }
     case 'dimension':
       return { left: node.left, right: node.right, bottom: node.y, top: node.y }
+    case 'arch':
+      return boundsOf(node.outer ?? node.polygon)
     default:
       return boundsOf(node.polygon)
   }

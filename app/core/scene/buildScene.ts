@@ -1,5 +1,7 @@
 import { rulesOf } from '../patterns/rules'
 import type { Flatness, Survey, Thing } from '~/model'
+import { curveOf, placeArch } from '../companions/arch'
+import { itemOutline, placeRow } from '../companions/itemRow'
 import type { Plan } from '../computePlan'
 import { type Polygon, rectangle, unitVector } from '../geometry'
 import { bracketsOf } from '../layout/brackets'
@@ -10,7 +12,7 @@ import { keepOutsOf } from '../survey/keepOuts'
 import { isPlate, outlineOf } from '../survey/obstacles'
 import { bendsWithin, type Profile, profileAt } from '../survey/profile'
 import { wallOutline } from '../survey/wallShape'
-import { onLine, type WallLines } from '../survey/wallLines'
+import { baseAt, onLine, type WallLines } from '../survey/wallLines'
 
 /** One thing on the drawing, in wall units, y up. Ids are stable while the thing keeps its place in the plan. */
 export type SceneNode =
@@ -66,6 +68,15 @@ export type SceneNode =
   | { readonly kind: 'floorToCome'; readonly id: string; readonly polygon: Polygon }
   /** A bracket under a cap or a shelf, as it is seen from the room. */
   | { readonly kind: 'bracket'; readonly id: string; readonly polygon: Polygon }
+  /** An arch: its curve from foot to foot; cased, with the outer edge of its band. */
+  | {
+      readonly kind: 'arch'
+      readonly id: string
+      readonly polygon: Polygon
+      readonly outer: Polygon | null
+    }
+  /** A letter, a sign, a hook or a frame in a row. */
+  | { readonly kind: 'item'; readonly id: string; readonly name: string; readonly polygon: Polygon }
   | RodMark
   | HeightNode
   | DimensionNode
@@ -174,6 +185,29 @@ function bracketNodes({ layout, pieces }: Plan): SceneNode[] {
   }))
 }
 
+function companionNodes({ layout, pieces }: Plan): SceneNode[] {
+  const { arches, rows } = layout.design.companions
+  const thickness = (id: string) => layout.materials.get(id)?.thickness ?? 0
+  return [
+    ...arches.flatMap((arch): SceneNode[] => {
+      const placed = placeArch(arch, layout)
+      const outer = placed && arch.band !== null ? curveOf(placed, arch.band) : null
+      return placed ? [{ kind: 'arch', id: arch.id, polygon: curveOf(placed), outer }] : []
+    }),
+    ...rows.flatMap((row): SceneNode[] => {
+      const placed = placeRow(row, layout, pieces, thickness)
+      if (!placed) return []
+      const base = baseAt(layout.lines, (placed.left + placed.right) / 2)
+      return placed.items.map((item, i) => ({
+        kind: 'item',
+        id: `${row.id}-${i + 1}`,
+        name: item.name,
+        polygon: itemOutline(item, placed, base),
+      }))
+    }),
+  ]
+}
+
 /** How much larger a deviation is drawn on demand. */
 const EXAGGERATION = 10
 
@@ -220,6 +254,7 @@ export function buildScene(plan: Plan, survey: Survey, marking?: Marking): Scene
         polygon: piece.polygon,
       })),
       ...bracketNodes(plan),
+      ...companionNodes(plan),
       ...things.filter(isPlateNode),
       ...hollowNodes(survey),
       {

@@ -61,6 +61,16 @@ export function pictureSvg(scene: Scene): string {
       INK.edge,
     ),
     paths(
+      of('item').map(({ polygon }) => polygon),
+      INK.trim,
+      INK.edge,
+    ),
+    paths(
+      of('arch').map(({ polygon }) => polygon),
+      'none',
+      INK.edge,
+    ),
+    paths(
       of('thing')
         .filter(({ kept }) => kept)
         .map(({ outline }) => outline),

@@ -1,6 +1,7 @@
 import { memo } from 'react'
 import type { Scene, SceneNode } from '~/core/scene/buildScene'
 import { type Frame, svgPoints } from './frame'
+import { ArchView, ItemView } from './CompanionView'
 import type { Palette } from './palette'
 import { ThingView } from './ThingView'
 
@@ -200,6 +201,10 @@ export function SceneView(props: SceneViewProps) {
                 pointerEvents="none"
               />
             )
+          case 'arch':
+            return <ArchView key={node.id} node={node} frame={frame} palette={palette} />
+          case 'item':
+            return <ItemView key={node.id} node={node} frame={frame} palette={palette} />
           case 'deviation':
             return props.deviation ? (
               <polygon

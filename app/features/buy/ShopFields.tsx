@@ -7,6 +7,7 @@ import { inches, type Length, millimeters, ZERO } from '~/length'
 import { materialName, sayStock } from '~/messages'
 import { AddButton } from '~/ui/AddButton'
 import { Button } from '~/ui/Button'
+import { DegWord } from '~/ui/DegWord'
 import { Fractions } from '~/ui/Fractions'
 import { LengthField } from '~/ui/LengthField'
 import { PriceField } from '~/ui/PriceField'
@@ -29,7 +30,7 @@ const Adding = styled.div`
 
 /** What the saw takes from every board. */
 export function SawFields() {
-  const { workpiece } = useWallEditor()
+  const { workpiece, edit } = useWallEditor()
   const { shop } = workpiece.settings
   const set = (next: Partial<typeof shop>) => [
     { type: 'patchSettings' as const, patch: { shop: { ...shop, ...next } } },
@@ -55,6 +56,17 @@ export function SawFields() {
           toEdits={(endTrim) => set({ endTrim })}
         />
       </Pair>
+      <p>
+        It swings to{' '}
+        <DegWord
+          label="How far the saw swings"
+          value={shop.swing}
+          least={0}
+          most={80}
+          onChange={(swing) => edit(set({ swing }), 'done')}
+        />{' '}
+        from square.
+      </p>
     </Section>
   )
 }

@@ -17,6 +17,7 @@ import { Row, Soft } from '~/ui/page'
 import { Table } from '~/ui/Table'
 import { narrow } from '~/ui/theme'
 import { CutRow } from './CutRow'
+import { LineGroups } from './LineGroups'
 import { FixingChoice } from './FixingChoice'
 
 const Rows = styled(Table)`
@@ -75,6 +76,7 @@ export function CutStage() {
           <ReadyToCut />
         </Heading>
         <Matters brief />
+        <LineGroups />
         <WallStage height={WALL_HEIGHT} rods={false} labels={labels} />
         <Rows role="table" aria-label="Pieces to cut">
           <caption>{cutText.order}</caption>

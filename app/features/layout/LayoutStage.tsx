@@ -9,6 +9,7 @@ import { formatLength } from '~/length'
 import { layoutTitle } from '~/messages'
 import { Fractions } from '~/ui/Fractions'
 import { Row } from '~/ui/page'
+import { CompanionsFold } from './companions/CompanionsFold'
 import { CountChoices } from './CountChoices'
 import { FrameSentence } from './FrameSentence'
 import { KeptSentence, LikeBeside } from './KeptSentence'
@@ -26,8 +27,9 @@ export function LayoutStage() {
   const { plan, workpiece, wording } = useWallEditor()
   const { survey } = workpiece.wall
   const design = inForce(workpiece.wall.design)
-  const { places } = rulesOf(design)
-  const { Sentences } = PATTERN_PARTS[design.pattern]
+  const { places, counts } = rulesOf(design)
+  const counted = counts(design)
+  const { Sentences, Folds = [], Drawing } = PATTERN_PARTS[design.pattern]
   return (
     <Split>
       <Drawn>
@@ -41,8 +43,8 @@ export function LayoutStage() {
             />
           </p>
         </Heading>
-        <WallStage handles />
-        {places === null ? null : <Proposals />}
+        {Drawing ? <Drawing /> : <WallStage handles />}
+        {counted ? <Proposals /> : null}
       </Drawn>
       <Side aria-label="Layout">
         <section>
@@ -54,17 +56,21 @@ export function LayoutStage() {
           {places === null ? null : <FrameSentence />}
           <KeptSentence />
           <Row>
-            {places === 'uprights' ? <OwnSize /> : null}
+            {counted && places === 'uprights' ? <OwnSize /> : null}
             <LikeBeside />
           </Row>
         </section>
-        <CountChoices />
+        {counted ? <CountChoices /> : null}
         <Findings only={({ stage }) => stage !== 'measure'} />
+        {Folds.map((Fold, i) => (
+          <Fold key={i} />
+        ))}
         <HeightsFold />
-        {places === 'uprights' ? <SightFold /> : null}
+        {counted && places === 'uprights' ? <SightFold /> : null}
         <AlignFold />
         <SectionsFold />
         <RailsFold />
+        <CompanionsFold />
         <StripInHand />
       </Side>
     </Split>

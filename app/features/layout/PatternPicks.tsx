@@ -22,7 +22,9 @@ const Pick = styled(ToggleButton)`
   border-radius: 6px;
   background: var(--raised);
   color: var(--ink);
-  font-size: ${type.small};
+  /* six side by side in the narrow column */
+  font-size: 0.78rem;
+  letter-spacing: -0.01em;
   font-weight: 600;
   cursor: pointer;
   &[data-selected] {

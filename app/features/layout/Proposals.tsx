@@ -17,6 +17,7 @@ import {
   proposalWhy,
   searchClaim,
   thanNow,
+  uprightsAlone,
 } from '~/messages'
 import { Button } from '~/ui/Button'
 import { Fractions } from '~/ui/Fractions'
@@ -213,7 +214,11 @@ export function Proposals() {
   const [sawTrouble] = useState(() => plan.findings.some(isTrouble))
   // where something stands in the way the ways round it are shown without asking
   const open = opened ?? sawTrouble
-  const claim = useMemo(() => (answer ? searchClaim(answer) : ''), [answer])
+  const struck = plan.layout.moves?.moves.some(({ stripIds }) => stripIds.length > 0) ?? false
+  const claim = useMemo(
+    () => (answer ? `${searchClaim(answer)}${struck ? uprightsAlone : ''}` : ''),
+    [answer, struck],
+  )
   return (
     <Panel aria-label="Proposals" aria-busy={searching}>
       <Top>

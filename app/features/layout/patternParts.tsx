@@ -3,7 +3,10 @@ import type { Pattern } from '~/model'
 import { BoxSentence } from './BoxSentence'
 import { CellChoices } from './CellChoices'
 import { GridSentence } from './GridSentence'
+import { LinesDrawing } from './lines/LinesDrawing'
 import { LinesSentences } from './lines/LinesSentences'
+import { LookFold, NudgeFold } from './lines/LookFolds'
+import { StripsFold } from './lines/StripsFold'
 import { SpacingSentence } from './SpacingSentence'
 
 const upright = (x: number, width: number, top = 12, bottom = 30) =>
@@ -18,6 +21,9 @@ const slant = (x: number, y: number, run: number) => `M${x} ${y}l${run} -${run}h
 interface PatternParts {
   readonly picture: string
   readonly Sentences: readonly ComponentType[]
+  /** Folds of its own below the findings, and a drawing with tools of its own. */
+  readonly Folds?: readonly ComponentType[]
+  readonly Drawing?: ComponentType
 }
 
 export const PATTERN_PARTS: Readonly<Record<Pattern, PatternParts>> = {
@@ -43,6 +49,8 @@ export const PATTERN_PARTS: Readonly<Record<Pattern, PatternParts>> = {
   lines: {
     picture: [frame(2, 3, 40, 28), slant(6, 27, 22), slant(14, 27, 22), slant(26, 27, 14)].join(''),
     Sentences: [LinesSentences],
+    Folds: [NudgeFold, StripsFold, LookFold],
+    Drawing: LinesDrawing,
   },
   rails: { picture: [level(7, 1.8), level(18), level(30)].join(''), Sentences: [] },
 }

@@ -1,5 +1,6 @@
 import { styled } from 'styled-components'
 import { type Datum, type Edge, spacerBlock } from '~/core/marks/runningMarks'
+import { rulesOf } from '~/core/patterns/rules'
 import { useWallEditor } from '~/editor/WallEditor'
 import { WallStage } from '~/editor/WallStage'
 import { Drawn, Heading, Side, Split } from '~/editor/Workbench'
@@ -9,7 +10,9 @@ import { Row, Soft } from '~/ui/page'
 import { Picks } from '~/ui/Picks'
 import { narrow, space } from '~/ui/theme'
 import { BlockCards } from './BlockCards'
+import { CompanionMarks } from './CompanionMarks'
 import { HeightsTable, LaserField } from './HeightsTable'
+import { LineMarks } from './LineMarks'
 import { MarksTable } from './MarksTable'
 import { MarkWalk } from './MarkWalk'
 import { Reading } from './Reading'
@@ -32,6 +35,7 @@ export function MarkStage() {
   const { plan, workpiece } = useWallEditor()
   const { datum, edge, line, laser, heightsFrom, hook, at, keep } = useMarkHabits()
   const { tape } = workpiece.settings
+  const counts = rulesOf(plan.layout).counts(plan.layout.design)
   return (
     <Split>
       <AtWall>
@@ -74,8 +78,10 @@ export function MarkStage() {
         <WallStage datum={datum} edge={edge} hook={hook} />
       </AtWall>
       <Side aria-label="Marks">
+        <LineMarks />
         <MarksTable datum={datum} edge={edge} hook={hook} />
-        <SpacerBlock spacer={spacerBlock(plan.layout, datum, tape, hook)} />
+        {counts ? <SpacerBlock spacer={spacerBlock(plan.layout, datum, tape, hook)} /> : null}
+        <CompanionMarks />
         <BlockCards />
         <Section aria-label="Heights">
           <HeightsTable from={heightsFrom} laser={laser} asked={line !== 'laser'} keep={keep} />

@@ -9,6 +9,7 @@ import { runMoves } from './runMoves'
 export const lines: PatternRules = {
   ...UPRIGHT_RULES,
   uprightRole: 'stile',
+  counts: ({ lines: { uprights } }) => uprights,
   lay: layLines,
   moves: (layout) => runMoves(layout, standingBase(layout, lines)),
   strips: (layout, moves) => moves?.strips ?? standingBase(layout, lines),

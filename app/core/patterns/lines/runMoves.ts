@@ -168,7 +168,7 @@ export function runMoves(layout: LaidOut, base: readonly Strip[]): MovesMade {
     const room = LIMITS.lines - count
     if (struck.length > room) told.push({ code: 'tooMany', made: count + struck.length, most: LIMITS.lines })
     // what one move strikes at a time stands before the next one of it only where they would hit each other
-    const hitsOwn = move.kind === 'fan'
+    const hitsOwn = move.kind === 'fan' || move.kind === 'mirror'
     struck.slice(0, Math.max(0, room)).forEach((each, i) => {
       const id = lineStripId(move.id, i + 1)
       const over = hangsOver(each, each.region)

@@ -24,6 +24,7 @@ export const rails: PatternRules = {
   leaves: ({ rails: [only, ...others] }) =>
     others.length === 0 && JSON.stringify(only) === JSON.stringify(FIRST_RAIL) ? { rails: [] } : {},
   places: null,
+  counts: () => false,
   // of rails alone the first is the one whose height is asked for
   withHeight: ({ rails: [first, ...others] }, top) =>
     first ? { rails: [{ ...first, top }, ...others] } : { height: top },

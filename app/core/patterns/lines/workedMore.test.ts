@@ -1,0 +1,171 @@
+import { inches } from '~/length'
+import type { Move } from '~/model'
+import { lineWall, STRIP } from '../../../../tests/lineWalls'
+import { ring } from '../../../../tests/areas'
+import { computePlan } from '../../computePlan'
+import type { EndCut, Piece } from '../../pieces'
+
+const saw = (cut: EndCut) => (cut.kind === 'miter' ? cut.sawSettingDeg : cut.kind === 'square' ? 0 : cut.kind)
+const area = (pieces: readonly Piece[]) =>
+  pieces.reduce((sum, { polygon }) => sum + Math.abs(ring(polygon).area()), 0)
+const long = ({ longLength }: Piece) => longLength / inches(1)
+const short = ({ shortLength }: Piece) => shortLength / inches(1)
+const lines = (...of: Parameters<typeof lineWall>) =>
+  computePlan(lineWall(...of)).pieces.filter(({ role }) => role === 'line')
+/** How long a piece's upper and lower edge are, in inches. */
+function edges({ polygon, directionDeg, faceWidth }: Piece): {
+  upper: number
+  lower: number
+  overall: number
+} {
+  const turn = (directionDeg * Math.PI) / 180
+  const own = polygon.map(({ x, y }) => ({
+    along: (x * Math.cos(turn) + y * Math.sin(turn)) / inches(1),
+    left: (y * Math.cos(turn) - x * Math.sin(turn)) / inches(1),
+  }))
+  const most = Math.max(...own.map(({ left }) => left))
+  const on = (at: number) => {
+    const all = own.filter(({ left }) => Math.abs(left - at) < 1e-5).map(({ along }) => along)
+    return Math.max(...all) - Math.min(...all)
+  }
+  const all = own.map(({ along }) => along)
+  return {
+    upper: on(most),
+    lower: on(most - faceWidth / inches(1)),
+    overall: Math.max(...all) - Math.min(...all),
+  }
+}
+
+const base = { on: true, material: STRIP } as const
+const strike = (more: Partial<Extract<Move, { kind: 'strike' }>>): Move => ({
+  ...base,
+  id: 'm1',
+  kind: 'strike',
+  from: { at: 'corner', corner: 'bottomLeft' },
+  heading: { to: 'angle', deg: 45 },
+  until: { kind: 'frame' },
+  lies: 'center',
+  ...more,
+})
+
+// E9 to E13: trigonometry, checked by polygon clipping
+describe('worked lines that hang on one another', () => {
+  test('E9: a line, one that leaves it at an angle, one square off it', () => {
+    const found = lines(80, 50, [
+      strike({
+        id: 'm1',
+        material: 'pine-1x3',
+        from: { at: 'side', side: 'bottom', along: { by: 'distance', from: 'start', distance: inches(20) } },
+        heading: { to: 'angle', deg: 60 },
+        lies: 'left',
+      }),
+      strike({
+        id: 'm2',
+        material: 'pine-1x3',
+        from: {
+          at: 'strip',
+          strip: 'm1.1',
+          edge: 'right',
+          along: { by: 'distance', from: 'start', distance: inches(12 / Math.sin(Math.PI / 3)) },
+        },
+        heading: { to: 'angle', deg: 30 },
+        lies: 'left',
+        until: { kind: 'hit' },
+      }),
+      strike({
+        id: 'm3',
+        material: 'pine-1x3',
+        from: {
+          at: 'strip',
+          strip: 'm1.1',
+          edge: 'right',
+          along: { by: 'distance', from: 'start', distance: inches(24) },
+        },
+        heading: { to: 'square', strip: 'm1.1', side: 'left' },
+        until: { kind: 'hit' },
+      }),
+    ])
+    const [a, b, c] = found as [Piece, Piece, Piece]
+    expect([edges(a).lower, edges(a).upper, long(a)]).toEqual([
+      expect.closeTo(57.735027, 5),
+      expect.closeTo(57.735027, 5),
+      expect.closeTo(59.178403, 5),
+    ])
+    expect([edges(b).lower, edges(b).upper, long(b), saw(b.start), saw(b.end)]).toEqual([
+      expect.closeTo(61.282032, 4),
+      expect.closeTo(58.395281, 4),
+      expect.closeTo(62.725408, 4),
+      expect.closeTo(60, 4),
+      expect.closeTo(30, 4),
+    ])
+    expect([short(c), long(c), saw(c.start), saw(c.end)]).toEqual([
+      expect.closeTo(33.728729, 4),
+      expect.closeTo(35.172105, 4),
+      expect.closeTo(0, 4),
+      expect.closeTo(30, 4),
+    ])
+  })
+
+  test('E11: a branch square off a main strip, until the side', () => {
+    const [main, branch] = lines(90, 90, [
+      strike({ id: 'm1', material: 'three' }),
+      {
+        ...base,
+        id: 'm2',
+        kind: 'branch',
+        off: 'm1.1',
+        along: { by: 'distance', from: 'start', distance: inches(30 - 0.75) },
+        side: 'left',
+        deg: 90,
+        until: { kind: 'hit' },
+      },
+    ]) as [Piece, Piece]
+    expect(main.start.kind).toBe('twoCuts')
+    // the main strip's center line begins in the corner; its stretch at the middles of both its edges' ends
+    const reach = Math.max(...branch.polygon.map(({ y }) => y)) / inches(1)
+    expect(reach).toBeGreaterThan(42)
+    expect([saw(branch.start), saw(branch.end)]).toEqual([expect.closeTo(0, 4), expect.closeTo(45, 4)])
+    expect(long(branch) - short(branch)).toBeCloseTo(2, 4)
+  })
+
+  test('E13: a border and both diagonals of its inside: the first runs through', () => {
+    const corner = (at: 'bottomLeft' | 'bottomRight', to: 'topRight' | 'topLeft', id: string) =>
+      strike({
+        id,
+        from: { at: 'corner', corner: at },
+        heading: { to: 'point', point: { at: 'corner', corner: to }, edge: 'same' },
+      })
+    const plan = computePlan(
+      lineWall(52, 40, [corner('bottomLeft', 'topRight', 'm1'), corner('bottomRight', 'topLeft', 'm2')], {
+        border: 'miter',
+        battenMaterial: STRIP,
+      }),
+    )
+    const found = plan.pieces.filter(({ role }) => role === 'line')
+    expect(found).toHaveLength(3)
+    expect(area(plan.pieces.filter(({ role }) => role === 'border'))).toBeCloseTo(352, 3)
+    expect(area(plan.pieces)).toBeCloseTo(583 + 2 / 3, 3)
+    expect(area(found.slice(0, 1))).toBeCloseTo(117 + 11 / 12, 3)
+    for (const half of found.slice(1)) {
+      expect(area([half])).toBeCloseTo(56 + 7 / 8, 3)
+      const settings = [half.start, half.end].map(saw)
+      expect(settings).toContainEqual(expect.closeTo(16.260205, 4))
+    }
+  })
+
+  test('E10: a diagonal longer than the stock, joined in the four ways', () => {
+    const square = strike({
+      from: { at: 'free', from: 'left', across: inches(10), up: inches(10) },
+      until: { kind: 'length', length: inches(150) },
+      material: 'pine-1x3',
+    })
+    const joined = (railJoint: 'butt' | 'miter' | 'miterHalf' | 'scarf') => {
+      const pieces = lines(200, 200, [square], { railJoint }, 96)
+      return [pieces.length, ...pieces.map(({ cutLength }) => cutLength / inches(1))]
+    }
+    expect(joined('butt')).toEqual([2, expect.closeTo(96, 5), expect.closeTo(54, 5)])
+    expect(joined('miter')).toEqual([2, expect.closeTo(96, 5), expect.closeTo(56.5, 5)])
+    expect(joined('miterHalf')).toEqual([2, expect.closeTo(96, 5), expect.closeTo(55.035534, 5)])
+    expect(joined('scarf')).toEqual([2, expect.closeTo(96, 5), expect.closeTo(54.75, 5)])
+  })
+})
