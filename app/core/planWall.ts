@@ -6,6 +6,7 @@ import { flatAdvice } from './cutting/flat'
 import { bracketsOf } from './layout/brackets'
 import { sightOf } from './layout/sight'
 import { blockCards } from './marks/blocks'
+import { saidOfLines } from './planLines'
 import { said } from './saidLength'
 import { preparationsOf } from './stock/preparing'
 
@@ -73,6 +74,7 @@ export function saidOfWall(workpiece: Workpiece, { layout, pieces }: Plan, forma
       length: said(length, format),
       ends,
     })),
+    ...saidOfLines(layout, pieces, workpiece, format),
     readAgain: suspects.map(({ key, value, misses }) => ({
       figure: key,
       value: said(value, format),

@@ -201,7 +201,7 @@ export function ClosingBar() {
               {known.some(({ pricedLengths, lengths }) => pricedLengths < lengths) ? ' as far as priced' : ''}
             </li>
           ) : null}
-          {spacer ? (
+          {!rulesOf(plan.layout).counts(plan.layout.design) ? null : spacer ? (
             <li>
               spacer <b>{<Fractions text={say(spacer.length.tick, wording)} />}</b>
             </li>

@@ -3,6 +3,7 @@ import type { LineGroup } from '~/core/cutting/lineGroups'
 import type { LineLook } from '~/core/judgement/lineLook'
 import type { MoveCost } from '~/core/judgement/moveCosts'
 import type { MoveIssue } from '~/core/layout/moves'
+import { type EndCut, severalSettings, twoSawSettings } from '~/core/pieces'
 import type { MarkedOn } from '~/core/marks/lineMarks'
 import type { Arch, FieldCorner, FieldSide, ItemRow, MoveKind } from '~/model'
 import { count, money, say, sayWithUnit, stripName, type Wording } from './words'
@@ -180,15 +181,16 @@ export function moveCostText({ pieces, boards, cost }: MoveCost, on: boolean, cu
 }
 
 /** How the slants of a move are cut. */
-export function groupText({ nth, kind, pieces, alike, differs, way }: LineGroup, w: Wording): string {
+export function groupText({ nth, kind, pieces, alike, differs, short, way }: LineGroup, w: Wording): string {
   const name = `Move ${nth}, ${moveName(kind).toLowerCase()}`
+  const rest = short === 0 ? '' : ` ${count(short, 'piece')} cut short, each by its own card.`
   if (way === 'holdUp')
-    return `${name}: ends that die into a corner. Cut the matching end first, hold the strip up, mark, cut; then the next.`
+    return `${name}: ends that die into a corner. Cut the matching end first, hold the strip up, mark, cut; then the next.${rest}`
   if (way === 'measure')
-    return `${name}: each its own, up to ${sayWithUnit(differs, w)} apart. Measure each in its place; never batch them.`
-  return alike === pieces
-    ? `${name}: ${pieces === 1 ? 'one slant' : `all ${pieces} alike`}. One setting, one stop${pieces === 1 ? '' : ', one batch; turn the strip over for the other hand'}.`
-    : `${name}: ${alike} of ${pieces} alike, one batch; the rest differ by up to ${sayWithUnit(differs, w)}, each cut by its own card.`
+    return `${name}: each of ${pieces - short} its own, up to ${sayWithUnit(differs, w)} apart. Measure each in its place; never batch them.${rest}`
+  return alike === 1
+    ? `${name}: one slant by its card.${rest}`
+    : `${name}: ${short === 0 ? `all ${alike}` : alike} alike. One setting, one stop, one batch; turn the strip over for the other hand.${rest}`
 }
 
 const PER = { inches: 144 * 25_400_000 ** 2, mm: 1e18 } as const
@@ -292,4 +294,22 @@ export const lineMarkText = {
 export function nudgeText(axis: 'along' | 'up', by: number, hits: number, w: Wording): string {
   const way = axis === 'along' ? (by > 0 ? 'to the right' : 'to the left') : by > 0 ? 'up' : 'down'
   return `All lines ${say(Math.abs(by), w)} ${way}: ${hits === 0 ? 'every plate clear' : `${count(hits, 'plate')} left`}`
+}
+
+/** What the saw reads for an end, in a word: 42°, 37° and 53°, square. */
+export function endCutBrief(cut: EndCut, faceWidth: number): string {
+  switch (cut.kind) {
+    case 'miter':
+      return degreesText(cut.sawSettingDeg)
+    case 'twoCuts': {
+      const { leftDeg, rightDeg } = twoSawSettings(cut, faceWidth)
+      return `${degreesText(leftDeg)} and ${degreesText(rightDeg)}`
+    }
+    case 'severalCuts':
+      return severalSettings(cut).map(degreesText).join(' and ')
+    case 'scarf':
+      return 'scarf'
+    default:
+      return 'square'
+  }
 }

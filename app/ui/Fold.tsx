@@ -7,7 +7,7 @@ import { space, touch, type } from './theme'
 const Outer = styled(Disclosure)`
   border-top: 1px solid var(--line);
   padding-top: ${space.s};
-  &[data-expanded] svg:first-child {
+  &[data-expanded] > h2 svg:first-child {
     transform: rotate(90deg);
   }
 `

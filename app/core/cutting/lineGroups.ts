@@ -16,6 +16,8 @@ export interface LineGroup {
   readonly alike: number
   /** How much the longest of the rest differs from those alike: 0 where all are. */
   readonly differs: Length
+  /** Those with other ends: cut short by the frame or by what stands on the wall. */
+  readonly short: number
   readonly way: SlantWay
 }
 
@@ -26,23 +28,42 @@ function degOf(cut: EndCut): number | null {
   return cut.kind === 'square' ? 0 : cut.kind === 'miter' ? cut.sawSettingDeg : null
 }
 
+/** Ends nearer than this are of one kind, though bays that differ make them differ. */
+const KIN_DEG = 5
+
+/** Whether the ends of two slants are cut alike, as they are or turned end for end. */
+function sameEnds(a: Piece, b: Piece, within: number): boolean {
+  const [p, q] = [a, b].map(({ start, end }) => [degOf(start), degOf(end)] as const)
+  const near = (one?: number | null, other?: number | null) =>
+    typeof one === 'number' && typeof other === 'number' && Math.abs(one - other) < within
+  const straight = near(p?.[0], q?.[0]) && near(p?.[1], q?.[1])
+  const turned = near(p?.[0], q?.[1]) && near(p?.[1], q?.[0])
+  const exactly = endCutKey(a.start) === endCutKey(b.start) && endCutKey(a.end) === endCutKey(b.end)
+  return straight || turned || exactly
+}
+
+/** Both ends are cut alike and parallel: from one face to another that is parallel to it. */
+function isParallel({ start, end }: Piece): boolean {
+  if (start.kind === 'square' || end.kind === 'square') return start.kind === end.kind
+  return (
+    start.kind === 'miter' &&
+    end.kind === 'miter' &&
+    start.longEdge !== end.longEdge &&
+    Math.abs(start.sawSettingDeg - end.sawSettingDeg) < SAME_DEG
+  )
+}
+
+/** Whether two slants do the same on the wall, though bays that differ make them differ. */
+function isKin(a: Piece, b: Piece): boolean {
+  return isParallel(a) ? isParallel(b) : !isParallel(b) && sameEnds(a, b, KIN_DEG)
+}
+
 /** Whether two slants can be cut from one setting and one stop, or its mirror image: within so much. */
 function alike(a: Piece, b: Piece, within: number): boolean {
-  if (a.materialId !== b.materialId || Math.abs(a.longLength - b.longLength) > within) return false
-  const [p, q] = [a, b].map(({ start, end }) => [degOf(start), degOf(end)])
-  const same = (
-    x: readonly (number | null)[] | undefined,
-    y: readonly (number | null)[] | undefined,
-    turned: boolean,
-  ) =>
-    [0, 1].every((i) => {
-      const [one, other] = [x?.[i], y?.[turned ? 1 - i : i]]
-      return typeof one === 'number' && typeof other === 'number' && Math.abs(one - other) < SAME_DEG
-    })
   return (
-    same(p, q, false) ||
-    same(p, q, true) ||
-    (endCutKey(a.start) === endCutKey(b.start) && endCutKey(a.end) === endCutKey(b.end))
+    a.materialId === b.materialId &&
+    Math.abs(a.longLength - b.longLength) <= within &&
+    sameEnds(a, b, SAME_DEG)
   )
 }
 
@@ -63,9 +84,14 @@ export function lineGroups({ moves }: Layout, pieces: readonly Piece[], fit: num
       else sets.push([piece])
     }
     const [largest = []] = [...sets].sort((a, b) => b.length - a.length)
-    const like = largest[0]?.longLength ?? 0
-    const differs = Math.max(0, ...of.map(({ longLength }) => Math.abs(longLength - like)))
-    const marked = of.some(({ start, end }) => degOf(start) === null || degOf(end) === null)
+    const [like] = largest
+    // what the frame or something on the wall cuts short has other ends, and a card of its own
+    const kin = of.filter((piece) => like !== undefined && isKin(like, piece))
+    const differs = Math.max(
+      0,
+      ...kin.map(({ longLength }) => Math.abs(longLength - (like?.longLength ?? 0))),
+    )
+    const marked = like === undefined || degOf(like.start) === null || degOf(like.end) === null
     return [
       {
         moveId: id,
@@ -74,7 +100,8 @@ export function lineGroups({ moves }: Layout, pieces: readonly Piece[], fit: num
         pieces: of.length,
         alike: largest.length,
         differs: nearestNanometer(differs <= fit ? 0 : differs),
-        way: marked ? 'holdUp' : sets.length < of.length || of.length === 1 ? 'batch' : 'measure',
+        short: of.length - kin.length,
+        way: marked ? 'holdUp' : differs > fit ? 'measure' : 'batch',
       },
     ]
   })

@@ -12,7 +12,6 @@ import {
 } from '~/model'
 import { crossing, movedFrom, type Point, unitVector } from '../geometry'
 import { layOut } from '../layout/layOutWall'
-import type { Layout } from '../layout/layout'
 import type { LineField } from '../layout/moves'
 import { sideEnds, stretchOf } from '../patterns/lines/points'
 import { type Strip, wholePiece } from '../strips/strip'
@@ -77,7 +76,6 @@ function asStrike(
   strip: Strip,
   id: string,
   move: Move,
-  layout: Layout,
   field: LineField,
   base: readonly Strip[],
   nudge: Lines['nudge'],
@@ -161,7 +159,7 @@ export function breakUp(workpiece: Workpiece, id: string): Edit[] {
   const base = layout.strips.filter(({ role }) => role === 'stile')
   const first = Number(nextMoveId(lines).slice(1))
   const made = own.flatMap(
-    (strip, i) => asStrike(strip, `m${first + i}`, move, layout, field, base, lines.nudge) ?? [],
+    (strip, i) => asStrike(strip, `m${first + i}`, move, field, base, lines.nudge) ?? [],
   )
   if (made.length !== own.length) return []
   const names = new Map(own.map((strip, i) => [strip.id as string, `m${first + i}.1`]))

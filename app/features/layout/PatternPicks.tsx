@@ -4,7 +4,7 @@ import { choosePattern } from '~/core/edits/choosePattern'
 import { useWallEditor } from '~/editor/WallEditor'
 import { patternWords } from '~/messages'
 import { PATTERNS, inForce } from '~/model'
-import { space, type } from '~/ui/theme'
+import { space } from '~/ui/theme'
 import { PATTERN_PARTS } from './patternParts'
 
 const Group = styled(ToggleButtonGroup)`

@@ -14,6 +14,13 @@ const Section = styled.section`
   gap: ${space.s};
 `
 
+/** It stands in the narrow column beside the wall: what the tape shows besides the tick stands below the figure. */
+const Narrow = styled(Table)`
+  & td small {
+    display: block;
+  }
+`
+
 /** The two marks of each struck strip, on whatever it lands on, running from one datum; the blocks between; what to check. */
 export function LineMarks() {
   const { plan, workpiece, wording, select } = useWallEditor()
@@ -31,7 +38,7 @@ export function LineMarks() {
         const key = on.kind === 'side' ? on.side : `${on.stripId} ${on.face}`
         return (
           <div key={key} data-marks-on={key}>
-            <Table>
+            <Narrow>
               <caption>{markedOnText(on, wording)}</caption>
               <thead>
                 <tr>
@@ -53,7 +60,7 @@ export function LineMarks() {
                   </tr>
                 ))}
               </tbody>
-            </Table>
+            </Narrow>
             {spacer ? (
               <p>
                 <Fractions

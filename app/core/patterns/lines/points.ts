@@ -1,5 +1,5 @@
 import type { Along, FieldSide, LinePoint } from '~/model'
-import { crossing, movedFrom, type Point, unitVector } from '../../geometry'
+import { crossing, movedFrom, type Point, spanThrough, unitVector } from '../../geometry'
 import { type Strip, wholePiece } from '../../strips/strip'
 import type { LineField } from '../../layout/moves'
 import type { MoveIssue } from '../../layout/moves'
@@ -62,13 +62,10 @@ export function stretchOf(
     left: (y - center.y) * u.x - (x - center.x) * u.y,
   }))
   const by = edge === 'center' ? 0 : edge === 'left' ? half : -half
-  // an edge is measured from corner to corner of its own, the center line between the middles of both ends
-  const at = (side: number) => own.filter(({ left }) => Math.abs(left - side) < 8).map(({ along }) => along)
-  const [lefts, rights] = [at(half), at(-half)]
-  const span = (all: readonly number[]) => (all.length > 0 ? [Math.min(...all), Math.max(...all)] : null)
-  const [onLeft, onRight] = [span(lefts), span(rights)]
-  const middle = (i: 0 | 1) => ((onLeft?.[i] ?? onRight?.[i] ?? 0) + (onRight?.[i] ?? onLeft?.[i] ?? 0)) / 2
-  const [a, b] = edge === 'center' ? [middle(0), middle(1)] : ((edge === 'left' ? onLeft : onRight) ?? [0, 0])
+  // an edge is measured from corner to corner of its own, the center line from where it enters the face to where it leaves it
+  const at = own.filter(({ left }) => Math.abs(left - by) < 8).map(({ along }) => along)
+  const through = edge === 'center' ? spanThrough({ through: center, directionDeg }, piece.face) : null
+  const [a, b] = edge === 'center' ? [through?.from, through?.to] : [Math.min(...at), Math.max(...at)]
   if (a === undefined || b === undefined || b - a <= 0) return null
   // a direction to the left or down is turned, so that "from the start" means the same on all
   const turned = u.x < -1e-9 || (Math.abs(u.x) <= 1e-9 && u.y < 0)

@@ -185,7 +185,12 @@ export function runMoves(layout: LaidOut, base: readonly Strip[]): MovesMade {
         return
       }
       const strip = stripFrom(move.id, i + 1, count + 1, each, ends, material)
-      if (!faceOf(strip)) return
+      if (!faceOf(strip)) {
+        // of a family what a corner leaves too little of is no loss; one line that leaves nothing is
+        const alone = !('clear' in move)
+        if (alone && !told.some(({ code }) => code === 'missesField')) told.push({ code: 'missesField' })
+        return
+      }
       if (strips.some((other) => other.role === 'line' && doubles(strip, other))) {
         twice.push(id)
         return

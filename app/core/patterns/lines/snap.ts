@@ -98,6 +98,8 @@ function isOn(strip: Strip, { x, y }: Point): boolean {
   })
 }
 
+const RANK = { corner: 0, crossing: 0.1, middle: 0.2, mark: 0.3, side: 1, strip: 1, free: 1 } as const
+
 /** So many strips are looked at for their crossings; a press means one that is near. */
 const MOST_NEAR = 24
 
@@ -122,7 +124,8 @@ export function snapPoint(layout: Layout, at: Point, reach: number, tick: number
   const named = namedSnaps(layout, near)
     .map((snap) => ({ snap, by: far(snap.at, at) }))
     .filter(({ by }) => by <= reach)
-    .sort((a, b) => a.by - b.by)
+    // of places that all but coincide the one with the most to hang on
+    .sort((a, b) => a.by + RANK[a.snap.what] * reach - (b.by + RANK[b.snap.what] * reach))
   const [best] = named
   if (best) return best.snap
   const on = stretches(layout, near)

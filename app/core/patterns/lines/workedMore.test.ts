@@ -114,18 +114,20 @@ describe('worked lines that hang on one another', () => {
         id: 'm2',
         kind: 'branch',
         off: 'm1.1',
-        along: { by: 'distance', from: 'start', distance: inches(30 - 0.75) },
+        along: { by: 'distance', from: 'start', distance: inches(30) },
         side: 'left',
         deg: 90,
         until: { kind: 'hit' },
       },
     ]) as [Piece, Piece]
     expect(main.start.kind).toBe('twoCuts')
-    // the main strip's center line begins in the corner; its stretch at the middles of both its edges' ends
-    const reach = Math.max(...branch.polygon.map(({ y }) => y)) / inches(1)
-    expect(reach).toBeGreaterThan(42)
+    const onSide = branch.polygon.filter(({ x }) => x < 2).map(({ y }) => y / inches(1))
+    expect([Math.min(...onSide), Math.max(...onSide)]).toEqual([
+      expect.closeTo(41.012193, 4),
+      expect.closeTo(43.84062, 4),
+    ])
     expect([saw(branch.start), saw(branch.end)]).toEqual([expect.closeTo(0, 4), expect.closeTo(45, 4)])
-    expect(long(branch) - short(branch)).toBeCloseTo(2, 4)
+    expect([short(branch), long(branch)]).toEqual([expect.closeTo(27.5, 4), expect.closeTo(29.5, 4)])
   })
 
   test('E13: a border and both diagonals of its inside: the first runs through', () => {

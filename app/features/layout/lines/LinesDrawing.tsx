@@ -23,7 +23,11 @@ export function LinesDrawing() {
         <Button aria-pressed={striking} isDisabled={full} onPress={() => setStriking(!striking)}>
           <PencilRuler size={18} aria-hidden /> {striking ? text.strikeOff : text.strikeOn}
         </Button>
-        {striking ? <Soft role="status">{text.strikeHint}</Soft> : null}
+        {striking ? (
+          <Soft role="status" style={{ flex: '1 1 260px' }}>
+            {text.strikeHint}
+          </Soft>
+        ) : null}
       </Row>
     </>
   )

@@ -4,7 +4,7 @@ import { settleCrossing, turnStrip } from '~/core/edits/lineMoves'
 import { crossingsOf, type Meets } from '~/core/strips/crossings'
 import { rulesOf } from '~/core/patterns/rules'
 import { useSelected } from '~/editor/WallEditor'
-import { count, endCutName, linesText as text, say, stripName } from '~/messages'
+import { count, endCutBrief, linesText as text, say, stripName } from '~/messages'
 import type { Lines } from '~/model'
 import { Button } from '~/ui/Button'
 import { Choice } from '~/ui/Choice'
@@ -116,10 +116,10 @@ export function StripsFold() {
                     text={[
                       ...new Set(
                         pieces.flatMap(({ start, end, faceWidth }) =>
-                          [start, end].map((cut) => endCutName(cut, faceWidth, wording)),
+                          [start, end].map((cut) => endCutBrief(cut, faceWidth)),
                         ),
                       ),
-                    ].join('; ')}
+                    ].join(', ')}
                   />
                 </td>
               </tr>

@@ -1,0 +1,175 @@
+import fc from 'fast-check'
+import { inches } from '~/length'
+import type { Move } from '~/model'
+import { anyLineWall, runs } from '../../../tests/anyWall'
+import { lineWall, STRIP } from '../../../tests/lineWalls'
+import { computePlan } from '../computePlan'
+import { lineGroups } from '../cutting/lineGroups'
+import { lineChecks, lineMarks } from './lineMarks'
+
+const base = { on: true, material: STRIP } as const
+const diagonals = (deg: number, clear: number): Move => ({
+  ...base,
+  id: 'm1',
+  kind: 'diagonals',
+  deg,
+  clear: inches(clear),
+  start: 'edge',
+  where: 'field',
+})
+const chevron = (more: Partial<Extract<Move, { kind: 'chevron' }>> = {}): Move => ({
+  ...base,
+  id: 'm1',
+  kind: 'chevron',
+  slope: { by: 'rise', rise: inches(20) },
+  clear: inches(7),
+  hand: 'alternating',
+  first: 'up',
+  start: 'edge',
+  bands: 2,
+  ...more,
+})
+
+describe('marks of struck lines', () => {
+  // E12: trigonometry; common practice, no source for the rest
+  test('E12, A16: strip, gap and spacer along foot and side, square and along, at 30, 45 and 60 degrees', () => {
+    for (const [deg, bottomStrip, bottomGap, sideStrip, sideGap] of [
+      [30, 4, 12, 2.309401, 6.928203],
+      [45, 2.828427, 8.485281, 2.828427, 8.485281],
+      [60, 2.309401, 6.928203, 4, 12],
+    ] as const) {
+      const plan = computePlan(lineWall(110, 90, [diagonals(deg, 6)]))
+      const on = (side: string) =>
+        lineMarks(plan.layout, plan.pieces, '1/16').find(
+          (each) => each.on.kind === 'side' && each.on.side === side,
+        )
+      for (const [side, strip, gap] of [
+        ['bottom', bottomStrip, bottomGap],
+        ['left', sideStrip, sideGap],
+      ] as const) {
+        const group = on(side)
+        const first = group?.marks[1]
+        expect(((first?.far.exact ?? 0) - (first?.near.exact ?? 0)) / inches(1)).toBeCloseTo(strip, 5)
+        expect((group?.spacer?.along.exact ?? 0) / inches(1)).toBeCloseTo(gap, 5)
+        expect((group?.spacer?.square.exact ?? 0) / inches(1)).toBeCloseTo(6, 5)
+      }
+    }
+  })
+
+  test('A16: a spacer of the square gap laid along the frame leaves too little: both are said', () => {
+    const plan = computePlan(lineWall(110, 90, [diagonals(45, 8)]))
+    const [group] = lineMarks(plan.layout, plan.pieces, '1/16').filter(({ spacer }) => spacer !== null)
+    expect((group?.spacer?.along.exact ?? 0) / inches(1)).toBeCloseTo(11.314, 3)
+    expect(8 * Math.SQRT1_2).toBeCloseTo(5.657, 3)
+  })
+
+  test('chevrons are marked on both faces of every upright, running from its foot', () => {
+    const plan = computePlan(lineWall(110, 80, [chevron()], { uprights: 2, border: 'none' }))
+    const faces = lineMarks(plan.layout, plan.pieces, '1/16').flatMap(({ on, marks }) =>
+      on.kind === 'strip' ? [[on.stripId, on.face, marks.length]] : [],
+    )
+    expect(faces).toEqual([
+      ['stile-1', 'left', 2],
+      ['stile-1', 'right', 2],
+      ['stile-2', 'left', 2],
+      ['stile-2', 'right', 2],
+    ])
+  })
+
+  test('what to check: across the marks, a straightedge on long strips, a square on branches', () => {
+    const plan = computePlan(
+      lineWall(110, 90, [
+        {
+          ...base,
+          id: 'm1',
+          kind: 'strike',
+          from: { at: 'corner', corner: 'bottomLeft' },
+          heading: { to: 'angle', deg: 40 },
+          until: { kind: 'frame' },
+          lies: 'center',
+        },
+        {
+          ...base,
+          id: 'm2',
+          kind: 'branch',
+          off: 'm1.1',
+          along: { by: 'middle' },
+          side: 'left',
+          deg: 90,
+          until: { kind: 'hit' },
+        },
+      ]),
+    )
+    const checks = lineChecks(plan.layout, plan.pieces, '1/16')
+    expect(checks.map(({ straightedge, squareTo }) => [straightedge, squareTo])).toEqual([
+      [true, null],
+      [true, 'm1.1'],
+    ])
+  })
+
+  test('law: marks lie on what they are made on, in order, and their ends are ends of the piece', () => {
+    let marked = 0
+    fc.assert(
+      fc.property(anyLineWall, ({ wall, settings }) => {
+        const plan = computePlan({ wall, settings })
+        for (const { marks } of lineMarks(plan.layout, plan.pieces, settings.tape)) {
+          marks.forEach(({ near, far, pieceId }, i) => {
+            marked += 1
+            expect(near.exact).toBeGreaterThanOrEqual(-100_000)
+            expect(far.exact).toBeGreaterThanOrEqual(near.exact)
+            expect(near.exact).toBeGreaterThanOrEqual((marks[i - 1]?.near.exact ?? -Infinity) - 1)
+            const piece = plan.pieces.find(({ id }) => id === pieceId)
+            // no mark of an end is wider than the piece is long
+            expect(far.exact - near.exact).toBeLessThanOrEqual(
+              (piece?.longLength ?? 0) + (piece?.faceWidth ?? 0) * 2,
+            )
+          })
+        }
+      }),
+      { numRuns: runs(60) },
+    )
+    expect(marked).toBeGreaterThan(100)
+  }, 600_000)
+})
+
+describe('slants, move by move', () => {
+  const groupsOf = (...of: Parameters<typeof lineWall>) => {
+    const plan = computePlan(lineWall(...of))
+    return lineGroups(plan.layout, plan.pieces, inches(1 / 16))
+  }
+
+  test('true equal bays: all slants of a chevron are one batch', () => {
+    expect(groupsOf(110, 80, [chevron()], { uprights: 2 })).toMatchObject([
+      { pieces: 6, alike: 6, short: 0, differs: 0, way: 'batch' },
+    ])
+  })
+
+  test('bays that differ make slants that differ, and it says by how much', () => {
+    const [group] = groupsOf(110, 80, [chevron()], {
+      uprights: 2,
+      spacing: { school: 'fromEnd', wish: inches(30), measure: 'gap', end: 'left', startWith: 'gap' },
+    })
+    expect(group?.way).toBe('measure')
+    expect(group?.differs).toBeGreaterThan(inches(1))
+  })
+
+  test('ends that die into a corner are held up and marked', () => {
+    const strike: Move = {
+      ...base,
+      id: 'm1',
+      kind: 'strike',
+      from: { at: 'corner', corner: 'bottomLeft' },
+      heading: { to: 'point', point: { at: 'corner', corner: 'topRight' }, edge: 'same' },
+      until: { kind: 'hit' },
+      lies: 'center',
+    }
+    expect(groupsOf(90, 60, [strike])).toMatchObject([{ way: 'holdUp' }])
+  })
+
+  test('bands cut short by the frame are told apart from those that run from upright to upright', () => {
+    expect(groupsOf(110, 80, [chevron({ bands: null })], { uprights: 2 })[0]).toMatchObject({
+      way: 'batch',
+      differs: 0,
+    })
+  })
+})
