@@ -157,14 +157,23 @@ const anyMove = fc.oneof(
 )
 
 export const anyLines: fc.Arbitrary<Lines> = fc.record({
-  uprights: fc.boolean(),
+  uprights: pick(true, false, false),
   moves: fc
     .array(fc.tuple(anyMove, pick(true, true, true, false), pick(null, null, 'pine-1x3', 'pine-1x2')), {
       minLength: 1,
       maxLength: 5,
     })
     .map((moves) =>
-      moves.map(([move, on, material], i) => ({ ...move, id: `m${i + 1}`, on, material }) as Move),
+      moves.map(
+        ([move, on, material], i) =>
+          // blocks as wide as a wall takes tens of
+          ({
+            ...move,
+            id: `m${i + 1}`,
+            on,
+            material: move.kind === 'herringbone' ? 'pine-1x8' : material,
+          }) as Move,
+      ),
     ),
   crossings: fc.array(
     fc.record({

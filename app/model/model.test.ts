@@ -5,7 +5,11 @@ import { inches, toInches } from '~/length'
 import { jobSchemaText } from '../../scripts/jobSchemaText'
 import { STOCK_LIST, startingSettings, storedSettings } from '.'
 
-const EXAMPLES = ['examples/tern-cottage.regla.json', 'examples/metric-study.regla.json']
+const EXAMPLES = [
+  'examples/tern-cottage.regla.json',
+  'examples/metric-study.regla.json',
+  'examples/lines-sampler.regla.json',
+]
 
 test('C2, Voluntary Product Standard PS 20, dry dressed sizes: 1x is 3/4 thick; widths by nominal', () => {
   const widths = { 2: 1.5, 3: 2.5, 4: 3.5, 5: 4.5, 6: 5.5, 8: 7.25, 10: 9.25, 12: 11.25 }

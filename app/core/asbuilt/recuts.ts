@@ -1,6 +1,6 @@
 import type { Settings } from '~/model'
 import { buildCutList, endCutKey, type Piece, SAME_WITHIN, sameRecesses } from '../pieces'
-import { boardRequests, planBoardsQuickly } from '../stock'
+import { boardRequests, firstBoards } from '../stock'
 
 /** What a change costs whose pieces are cut already. */
 export interface Recuts {
@@ -34,7 +34,7 @@ export function recutsBetween(before: readonly Piece[], after: readonly Piece[],
     const known = cut.get(piece.id)
     return known !== undefined && !fits(known, piece)
   })
-  const plans = boardRequests(buildCutList(fresh), settings).map(planBoardsQuickly)
+  const plans = boardRequests(buildCutList(fresh), settings).map(firstBoards)
   const known = plans.flatMap((plan) => (plan.ok ? [plan.value] : []))
   const all = known.length === plans.length
   return {

@@ -1,12 +1,12 @@
 import { type Edit, type Workpiece, inForce } from '~/model'
-import { layOut } from '../layout/layOutWall'
+import { layOutStanding } from '../layout/layOutWall'
 import type { Layout } from '../layout/layout'
 import { applyEdits } from './applyEdit'
 
 /** The layout that edits make: what a button says of it is read off this, so that what it says is what comes. */
 export function laidOut(workpiece: Workpiece, edits: readonly Edit[]): Layout {
   const { wall, settings } = applyEdits(workpiece, edits)
-  return layOut(wall.survey, inForce(wall.design), settings)
+  return layOutStanding(wall.survey, inForce(wall.design), settings)
 }
 
 /** The gap a layout is spoken of by: its first section's first gap, or the space beside a single strip. */

@@ -3,7 +3,7 @@ import { type Workpiece, inForce } from '~/model'
 import { boundsOf, unitVector } from '../geometry'
 import { applyEdits } from '../edits/applyEdit'
 import { gapOf, laidOut } from '../edits/laidOut'
-import { layOut } from '../layout/layOutWall'
+import { layOutStanding } from '../layout/layOutWall'
 import { edgesAt } from '../layout/lean'
 import type { Layout } from '../layout/layout'
 import { endsOf, rulesOf } from '../patterns/rules'
@@ -171,7 +171,7 @@ function uprightsAfter(next: Workpiece, thingId: string, layout: Layout): Strip[
   const { spacing } = layout.design
   if (!('about' in spacing) || spacing.about !== thingId)
     return layout.strips.filter(({ role }) => isUpright(role))
-  const moved = layOut(next.wall.survey, layout.design, next.settings)
+  const moved = layOutStanding(next.wall.survey, layout.design, next.settings)
   return moved.uprights.map((upright) => uprightStrip(moved, upright, rulesOf(moved)))
 }
 

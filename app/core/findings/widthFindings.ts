@@ -4,7 +4,7 @@ import { type NewWidthWay, newWidthWays } from '../asbuilt/newWidth'
 import { recutsBetween } from '../asbuilt/recuts'
 import { applyEdits } from '../edits/applyEdit'
 import { cutWall } from '../layout/cutWall'
-import { layOut } from '../layout/layOutWall'
+import { layOutStanding } from '../layout/layOutWall'
 import type { Layout } from '../layout/layout'
 import { rulesOf } from '../patterns/rules'
 import type { Finding, WayOut } from './finding'
@@ -62,7 +62,7 @@ export function widthFindings(workpiece: Workpiece, layout: Layout): Finding[] {
   const even = evenly(design, layout)
   const asBefore = { spacing: even, fillers: null, shift: ZERO }
   for (const earlier of earlierSurveys(survey)) {
-    const before = layOut(earlier, { ...design, ...asBefore }, settings).placement
+    const before = layOutStanding(earlier, { ...design, ...asBefore }, settings).placement
     if (!before || before.nearEdges.length !== placement.nearEdges.length) continue
     const by = nearestNanometer(now - before.span)
     // less than a piece may miss its place by is taken up by the caulk

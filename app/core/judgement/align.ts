@@ -1,7 +1,7 @@
 import { type Length, nearestNanometer } from '~/length'
 import { type Edit, type Settings, type ThingKind, type WallDocument, type Workpiece, inForce } from '~/model'
 import { boundsOf } from '../geometry'
-import { layOut } from '../layout/layOutWall'
+import { layOutStanding } from '../layout/layOutWall'
 import type { Layout, Upright } from '../layout/layout'
 import { edgesAt } from '../layout/lean'
 import { rulesOf } from '../patterns/rules'
@@ -101,7 +101,7 @@ export function rhythmOf(
   { wall }: Workpiece,
 ): Rhythm | null {
   if (!rulesOf(inForce(wall.design)).standsFree) return null
-  const layout = layOut(beside.survey, inForce(beside.design), settings)
+  const layout = layOutStanding(beside.survey, inForce(beside.design), settings)
   const [section] = layout.sections
   const gap = section?.placement?.gaps[0]
   if (gap === undefined || gap <= 0 || rulesOf(layout).places === 'margins') return null

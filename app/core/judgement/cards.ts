@@ -2,7 +2,7 @@ import type { Workpiece } from '~/model'
 import { computePlan, type Plan } from '../computePlan'
 import { applyEdits } from '../edits/applyEdit'
 import { buildScene, type Scene } from '../scene/buildScene'
-import { boardRequests, planBoardsQuickly } from '../stock'
+import { boardRequests, firstBoards } from '../stock'
 import { type Proposal, type ProposalSearch, propose } from './propose'
 
 /** A proposal with its drawing and what it comes to as a whole plan. */
@@ -32,7 +32,7 @@ export interface ProposalCards extends Omit<ProposalSearch, 'proposals'> {
 
 /** Boards of the first plan; null where some piece has no board. */
 function boardsOf({ cutList }: Plan, settings: Workpiece['settings']): number | null {
-  const boards = boardRequests(cutList, settings).map(planBoardsQuickly)
+  const boards = boardRequests(cutList, settings).map(firstBoards)
   return boards.every((result) => result.ok)
     ? boards.reduce((sum, result) => sum + (result.ok ? result.value.boards.length : 0), 0)
     : null

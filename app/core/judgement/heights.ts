@@ -3,11 +3,11 @@ import { type Design, type Edit, type ThingKind, type Workpiece, inForce } from 
 import { computePlan } from '../computePlan'
 import { applyEdits } from '../edits/applyEdit'
 import { cutWall } from '../layout/cutWall'
-import { layOut } from '../layout/layOutWall'
+import { layOutStanding } from '../layout/layOutWall'
 import { capHeight, type Layout } from '../layout/layout'
 import { rulesOf } from '../patterns/rules'
 import { isUpright } from '../pieces'
-import { boardRequests, planBoardsQuickly } from '../stock'
+import { boardRequests, firstBoards } from '../stock'
 import { baseAt, partOfHeight } from '../survey/wallLines'
 
 /** Why a height is proposed. */
@@ -82,7 +82,7 @@ function candidates(workpiece: Workpiece): { reason: HeightReason; height: Lengt
   const { wall, settings } = workpiece
   const { survey } = wall
   const design = inForce(wall.design)
-  const layout = layOut(survey, design, settings)
+  const layout = layOutStanding(survey, design, settings)
   const { lines } = layout
   const rules = (['third', 'half', 'twoThirds'] as const).map((rule) => ({
     reason: { code: 'rule', rule } as const,
@@ -124,7 +124,7 @@ export function heightProposals(workpiece: Workpiece): HeightProposal[] {
       const edits = [edit(inForce(workpiece.wall.design), reason, height)]
       const next = applyEdits(workpiece, edits)
       const { cutList, pieces } = computePlan(next)
-      const results = boardRequests(cutList, next.settings).map(planBoardsQuickly)
+      const results = boardRequests(cutList, next.settings).map(firstBoards)
       const plans = results.flatMap((result) => (result.ok ? [result.value] : []))
       const known = plans.length === results.length
       const bought = plans.reduce((sum, plan) => sum + plan.bought, 0)

@@ -1,6 +1,6 @@
 import { inForce, withDesign, type Workpiece } from '~/model'
 import { computePlan } from '../computePlan'
-import { boardRequests, planBoardsQuickly } from '../stock'
+import { boardRequests, firstBoards } from '../stock'
 
 /** What a wall comes to, boards by a good plan that need not be the best. Money in hundredths; null where a price is not known. */
 interface Come {
@@ -18,7 +18,7 @@ function comesTo(workpiece: Workpiece): Come {
   const { pieces, cutList } = computePlan(workpiece)
   let [boards, cost] = [0, 0 as number | null]
   for (const request of boardRequests(cutList, workpiece.settings)) {
-    const planned = planBoardsQuickly(request)
+    const planned = firstBoards(request)
     if (!planned.ok) continue
     boards += planned.value.boards.length
     cost = cost === null || planned.value.cost === null ? null : cost + planned.value.cost

@@ -2,7 +2,7 @@ import { overHollows } from './overHollows'
 import { type Edit, type Ends, type Workpiece, inForce, type Design } from '~/model'
 import { boundsOf } from '../geometry'
 import { laidOut } from '../edits/laidOut'
-import { layOut } from '../layout/layOutWall'
+import { layOutStanding } from '../layout/layOutWall'
 import type { Layout, SectionPlace } from '../layout/layout'
 import { rulesOf } from '../patterns/rules'
 import { baseAt } from '../survey/wallLines'
@@ -107,7 +107,7 @@ const FREE_COUNTS = { boards: 1, pieces: 1 }
 export function propose(workpiece: Workpiece): ProposalSearch {
   const { survey } = workpiece.wall
   const design = inForce(workpiece.wall.design)
-  const layout = layOut(survey, design, workpiece.settings)
+  const layout = layOutStanding(survey, design, workpiece.settings)
   const wish = wishOf(design, layout)
   const { weights, about, clearance } = design.judgement
   const thing = survey.things.find(({ id }) => id === about)

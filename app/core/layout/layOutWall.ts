@@ -47,6 +47,24 @@ function fillersOf({ design, left, right }: Field): Upright[] {
 
 /** Lays out a wall. Never fails: what cannot be is left out and told as an issue or by the findings. */
 export function layOut(survey: Survey, design: Design, settings: Settings): Layout {
+  const laidOut = placesOf(survey, design, settings)
+  const rules = rulesOf(design)
+  const moves = rules.moves(laidOut)
+  return { ...laidOut, moves, strips: [...rules.strips(laidOut, moves), ...returningStrips(laidOut)] }
+}
+
+/** The same without what a list of moves strikes: for whoever asks where uprights and horizontals go, many times over. */
+export function layOutStanding(survey: Survey, design: Design, settings: Settings): Layout {
+  const laidOut = placesOf(survey, design, settings)
+  return {
+    ...laidOut,
+    moves: null,
+    strips: [...rulesOf(design).strips(laidOut, null), ...returningStrips(laidOut)],
+  }
+}
+
+/** Where uprights, horizontals and frames go. */
+function placesOf(survey: Survey, design: Design, settings: Settings): LaidOut {
   const field = fieldOf(survey, design, settings)
   const { left, right, lines } = field
   const battenMaterial = materialIn(field, design.battenMaterial)
@@ -70,7 +88,7 @@ export function layOut(survey: Survey, design: Design, settings: Settings): Layo
   }
   const laid = rules.lay(input)
   const [only] = laid.sections
-  const laidOut: LaidOut = {
+  return {
     ...field,
     pattern: design.pattern,
     battenMaterial,
@@ -85,6 +103,4 @@ export function layOut(survey: Survey, design: Design, settings: Settings): Layo
     spacingIssue: issueOf(laid.sections),
     uprightsThrough: uprightsThrough(field),
   }
-  const moves = rules.moves(laidOut)
-  return { ...laidOut, moves, strips: [...rules.strips(laidOut, moves), ...returningStrips(field)] }
 }

@@ -1,7 +1,7 @@
 import { type Length, nearestNanometer } from '~/length'
 import { inForce, type Stand, type Workpiece } from '~/model'
 import { profileAt } from '../survey/profile'
-import { layOut } from './layOutWall'
+import { layOutStanding } from './layOutWall'
 import { cornerLean, edgesAt, leanAt, offSquare } from './lean'
 import type { Layout } from './layout'
 
@@ -54,7 +54,7 @@ export function sightsOf({ wall, settings }: Workpiece): Sight[] {
   const design = inForce(wall.design)
   const schools: Stand[] = [{ kind: 'plumb' }, { kind: 'square' }, { kind: 'left' }, { kind: 'right' }]
   const all = design.stand.kind === 'own' ? [...schools, design.stand] : schools
-  return all.flatMap((stand) => sightOf(layOut(wall.survey, { ...design, stand }, settings)) ?? [])
+  return all.flatMap((stand) => sightOf(layOutStanding(wall.survey, { ...design, stand }, settings)) ?? [])
 }
 
 /** The lean of the two corners in the wall's whole height, to be shared out between them. */

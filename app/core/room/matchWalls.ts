@@ -2,7 +2,7 @@ import { type Length, nearestNanometer } from '~/length'
 import { type Design, type Edit, type SpacingOf, type Workpiece, inForce } from '~/model'
 import { withCount } from '../edits/sectionCount'
 import { wishOf } from '../judgement/candidates'
-import { layOut } from '../layout/layOutWall'
+import { layOutStanding } from '../layout/layOutWall'
 import { endsOf, rulesOf } from '../patterns/rules'
 import { clearWish, countChoices } from '../spacing'
 
@@ -67,7 +67,7 @@ export interface WallOfRoom {
 
 /** The wish a room is matched by, from one of its walls. */
 export function roomWish({ wall, settings }: Workpiece): SpacingOf<'nearWish'> {
-  const layout = layOut(wall.survey, inForce(wall.design), settings)
+  const layout = layOutStanding(wall.survey, inForce(wall.design), settings)
   const wish = wishOf(inForce(wall.design), layout)
   // gaps are matched clear, so a wish from centre to centre is turned into one
   return { ...wish, wish: clearWish(wish, layout.stripWidth), measure: 'gap' }
@@ -86,7 +86,7 @@ export function matchMembers(
     const { wall, settings } = workpiece
     const design = inForce(wall.design)
     if (design.apart) return []
-    const layout = layOut(wall.survey, design, settings)
+    const layout = layOutStanding(wall.survey, design, settings)
     const ends = endsOf(design)
     return layout.sections
       .filter(({ row, opening, placement }) => row === 0 && opening === null && placement !== null)

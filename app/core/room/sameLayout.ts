@@ -1,6 +1,6 @@
 import { ZERO } from '~/length'
 import { type Design, type Edit, inForce, sharedOf } from '~/model'
-import { layOut } from '../layout/layOutWall'
+import { layOutStanding } from '../layout/layOutWall'
 import { rulesOf } from '../patterns/rules'
 import { railId } from '../strips/stripId'
 import type { WallOfRoom } from './matchWalls'
@@ -21,7 +21,7 @@ export function roomLayoutEdits(
   if (!model) return edits
   const { survey } = model.workpiece.wall
   const design = inForce(model.workpiece.wall.design)
-  const layout = layOut(survey, design, model.workpiece.settings)
+  const layout = layOutStanding(survey, design, model.workpiece.settings)
   const tops = new Map(layout.bands.map(({ id, top }) => [id, top]))
   for (const { id, workpiece } of walls) {
     const own = inForce(workpiece.wall.design)

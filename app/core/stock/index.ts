@@ -11,4 +11,4 @@ export {
 export { type BoardRequest, boardRequests, hasPrices, toProblem } from './cuttingProblem'
 export { firstFitDecreasing } from './firstPlan'
 export { maximalPatterns, type SolveInteger } from './patternProgram'
-export { planBoards, planBoardsQuickly } from './planBoards'
+export { firstBoards, planBoards, planBoardsQuickly } from './planBoards'

@@ -32,6 +32,14 @@ function quickCuts(problem: CuttingProblem): MixCut[] {
   return cut ? [cut] : []
 }
 
+/** The first plan, and nothing about how good it is: for whoever compares many. */
+export function firstBoards(request: BoardRequest): Result<BoardPlan, BoardIssue> {
+  const issue = boardIssue(request)
+  if (issue) return fail(issue)
+  const problem = toProblem(request)
+  return ok(drawUp(request, problem, firstPlan(problem), false, 0))
+}
+
 /** A good plan with its bound, in a moment; proven only when the two meet and nothing smaller can tie. */
 export function planBoardsQuickly(request: BoardRequest): Result<BoardPlan, BoardIssue> {
   const issue = boardIssue(request)

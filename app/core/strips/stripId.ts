@@ -44,6 +44,11 @@ export function lineStripId(move: string, nth: number): StripId {
   return `${move}.${nth}` as StripId
 }
 
+/** Whether a name is that of a strip which a move of a design in lines strikes. */
+export function isStruckBy(ref: string, move: string): boolean {
+  return ref.startsWith(`${move}.`)
+}
+
 /** A strip's id and name, side by side: what every maker of strips gives. */
 export function named(name: StripName): { readonly id: StripId; readonly name: StripName } {
   return { id: stripId(name), name }

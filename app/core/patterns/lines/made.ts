@@ -27,6 +27,8 @@ export interface Striking {
   /** All strips before it, and their faces where they were asked for. */
   readonly stripOf: (id: string) => Strip | undefined
   readonly struckBy: (move: string) => readonly Struck[] | null
+  /** Whether a name is that of a move, or of a strip of one, that stands later in the list. */
+  readonly comesLater: (ref: string) => boolean
   readonly solids: () => readonly Solid[]
 }
 

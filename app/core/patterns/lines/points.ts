@@ -10,9 +10,9 @@ export type Found<T> =
   { readonly ok: true; readonly value: T } | { readonly ok: false; readonly issue: MoveIssue }
 
 const found = <T>(value: T): Found<T> => ({ ok: true, value })
-const missing = (ref: string): { ok: false; issue: MoveIssue } => ({
+const missing = (ref: string, { comesLater }: Striking): { ok: false; issue: MoveIssue } => ({
   ok: false,
-  issue: { code: 'missing', ref },
+  issue: comesLater(ref) ? { code: 'refersLater', move: ref } : { code: 'missing', ref },
 })
 
 /** A side from its left end or its foot to its other end. */
@@ -88,7 +88,7 @@ export function stretch(
   }
   const strip = striking.stripOf(ref)
   const made = strip ? stretchOf(strip, edge) : null
-  return made ? found(made) : missing(ref)
+  return made ? found(made) : missing(ref, striking)
 }
 
 /** How far all that does not hang on a strip is moved. */
@@ -129,8 +129,8 @@ export function pointAt(
     }
     case 'crossing': {
       const [a, b] = point.of.map((ref) => striking.stripOf(ref))
-      if (!a) return missing(point.of[0])
-      if (!b) return missing(point.of[1])
+      if (!a) return missing(point.of[0], striking)
+      if (!b) return missing(point.of[1], striking)
       const met = crossing(
         { through: a.center, directionDeg: a.directionDeg },
         { through: b.center, directionDeg: b.directionDeg },

@@ -3,7 +3,7 @@ import { unitVector } from '../../geometry'
 import { materialIn } from '../../layout/field'
 import type { LaidOut } from '../../layout/layout'
 import { type End, type Strip, wholePiece } from '../../strips/strip'
-import { lineStripId } from '../../strips/stripId'
+import { isStruckBy, lineStripId } from '../../strips/stripId'
 import { withCrossings } from './crossed'
 import { mirror, repeat } from './copies'
 import type { Strikes, Striking, Struck } from './made'
@@ -157,6 +157,8 @@ export function runMoves(layout: LaidOut, base: readonly Strip[]): MovesMade {
       faceWidth: material.width,
       stripOf: (id) => byId.get(id),
       struckBy: (id) => struckBy.get(id) ?? (lines.moves.some((other) => other.id === id) ? null : []),
+      comesLater: (ref) =>
+        lines.moves.some(({ id }) => !struckBy.has(id) && (ref === id || isStruckBy(ref, id))),
       solids,
     }
     const { struck, issues = [] } = move.on ? strikesOf(move, striking) : { struck: [] }

@@ -34,11 +34,15 @@ function piecesIn(region: Region, move: MoveOf<'herringbone'>, striking: Strikin
   const origin = nudged(striking, lowCorner(region, true), 'both')
   const { left, right, bottom, top } = boundsOf(region.outline)
   const reach = Math.hypot(right - left, top - bottom) + 2 * long
+  const far = Math.hypot(move.length, faceWidth) / 2
   const struck: Struck[] = []
   const lay = (corner: Point, turned: boolean) => {
     // each lies in the lower left of its cell, so that the first one's corner is the region's
     const [wide, high] = turned ? [faceWidth, move.length] : [move.length, faceWidth]
     const center = movedFrom(origin, move.deg, corner.x + wide / 2, corner.y + high / 2)
+    // most cells of the turned grid lie far off
+    if (center.x < left - far || center.x > right + far || center.y < bottom - far || center.y > top + far)
+      return
     const directionDeg = move.deg + (turned ? 90 : 0)
     const face = [
       [-move.length / 2, -faceWidth / 2],
