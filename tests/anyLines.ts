@@ -161,7 +161,7 @@ export const anyLines: fc.Arbitrary<Lines> = fc.record({
   moves: fc
     .array(fc.tuple(anyMove, pick(true, true, true, false), pick(null, null, 'pine-1x3', 'pine-1x2')), {
       minLength: 1,
-      maxLength: 5,
+      maxLength: 4,
     })
     .map((moves) =>
       moves.map(

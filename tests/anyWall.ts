@@ -308,11 +308,11 @@ export const anyLineWall: fc.Arbitrary<Workpiece> = fc
   .tuple(fc.oneof(anyPlainMeeting, anyOldWall), anyLines)
   .map(([workpiece, lines]) => inLines(workpiece, lines))
 
-/** Any of them, as a law should hold for all. */
+/** Any of them, as a law should hold for all. Walls in lines are looked at by laws of their own as well, and take longest. */
 export const anyMeetingWall: fc.Arbitrary<Workpiece> = fc.oneof(
-  { weight: 3, arbitrary: anyPlainMeeting },
-  { weight: 2, arbitrary: anyOldWall },
-  { weight: 2, arbitrary: anyLineWall },
+  { weight: 5, arbitrary: anyPlainMeeting },
+  { weight: 3, arbitrary: anyOldWall },
+  { weight: 1, arbitrary: anyLineWall },
 )
 
 /** A wall on which everything stands at once, with a grid whose border has no rail at its foot. */

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { existsSync, readFileSync, writeFileSync } from 'node:fs'
-import { PATTERNS, type Workpiece } from '~/model'
+import type { Workpiece } from '~/model'
 import { choosePattern } from '~/core/edits/choosePattern'
 import { applyEdits } from '~/core/edits/applyEdit'
 import { anyPlainMeeting } from './anyWall'
@@ -13,7 +13,9 @@ import { keptPlan } from './keptPlans'
  */
 const PATH = 'tests/kept/drawn.json'
 const EACH = 14
-const drawn = PATTERNS.flatMap((pattern, i) =>
+/** Fixed, as each has a seed by its place: a pattern that comes later is held by laws of its own. */
+const DRAWN = ['battens', 'grid', 'boxes', 'slats', 'rails'] as const
+const drawn = DRAWN.flatMap((pattern, i) =>
   Array.from({ length: EACH }, (_, n) => ({ name: `${pattern} ${n + 1}`, pattern, seed: 7_300 + i, n })),
 )
 

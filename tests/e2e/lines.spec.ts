@@ -58,8 +58,8 @@ test('frame, three uprights, chevrons in four bays: an outlet cleared by nudging
   // the marks on the second upright's left face: the first band's lower edge 21 up, its upper 1 1/2 / cos 35.33 more
   await openStage(page, 'Mark')
   const face = page.locator('[data-marks-on="stile-2 left"]')
-  await expect(face.getByRole('row').nth(1)).toContainText('21')
-  await expect(face.getByRole('row').nth(1)).toContainText('22 13/16')
+  await expect(face.getByRole('row').nth(2)).toContainText('21')
+  await expect(face.getByRole('row').nth(2)).toContainText('22 13/16')
   await expect(face).toContainText('8 in square between strips')
   await expectAccessible(page)
 

@@ -5,9 +5,9 @@ import { anyMeetingWall, runs } from '../../../tests/anyWall'
 import { thing, wallOf } from '../../../tests/namedWalls'
 import { computePlan } from '../computePlan'
 import { stuffOf } from '../layout/returning'
-import { boundsOf } from '../geometry'
+import { boundsOf, isInside } from '../geometry'
 import { keepOutsOf } from '../survey/keepOuts'
-import { fixingOf, longestNail, rowFixings } from './fixing'
+import { fixingOf, longestNail, rowFixings, standsUp } from './fixing'
 
 const studs = [16, 32, 48, 64, 80, 96, 112].map(inches)
 const behind = { studs, wallboard: inches(0.5), keepOuts: [] }
@@ -42,7 +42,9 @@ describe('a caution that can hurt: nothing is driven over a keep-out', () => {
               const x = face.left + (face.right - face.left) * (up ? k / 4 : i / 20)
               const y = face.bottom + (face.top - face.bottom) * (up ? i / 20 : k / 4)
               if (!outlines.some((o) => x > o.left && x < o.right && y > o.bottom && y < o.top)) continue
-              const along = Math.abs(Math.sin((piece.directionDeg * Math.PI) / 180)) > 0.7 ? y : x
+              // of a slanted piece only what it covers itself
+              if (!isInside({ x, y }, piece.polygon)) continue
+              const along = standsUp(piece) ? y : x
               expect(advice.clearOf.some(({ from, to }) => along >= from && along <= to)).toBe(true)
             }
         }

@@ -2,7 +2,7 @@ import { addLengths, inches, type Length, nearestNanometer } from '~/length'
 import { type Fixing, type Material, type Survey, type Workpiece, inForce } from '~/model'
 import { stuffOf } from '../layout/returning'
 import type { CutRow, Piece } from '../pieces'
-import { boundsOf } from '../geometry'
+import { boundsOf, clipConvex, type Polygon } from '../geometry'
 import { keepOutsOf } from '../survey/keepOuts'
 
 /** A stretch of a piece: along the wall from the left corner for a level one, up from the floor for an upright. */
@@ -65,8 +65,26 @@ function isLight({ thickness, width }: Material): boolean {
 }
 
 /** Runs more up than along. */
-function standsUp({ directionDeg }: Piece): boolean {
+export function standsUp({ directionDeg }: Pick<Piece, 'directionDeg'>): boolean {
   return Math.abs(Math.sin((directionDeg * Math.PI) / 180)) > Math.SQRT1_2
+}
+
+/** Neither level nor upright, nor a hair off it. */
+function isSlanted({ directionDeg }: Piece): boolean {
+  return Math.abs(Math.sin((2 * directionDeg * Math.PI) / 180)) > 0.05
+}
+
+/** What of a slanted piece lies over an upright rectangle; nothing where only their bounds meet. */
+function overOf({ face }: Piece, { left, right, bottom, top }: ReturnType<typeof boundsOf>) {
+  const sides = [
+    { through: { x: left, y: 0 }, directionDeg: 270 },
+    { through: { x: right, y: 0 }, directionDeg: 90 },
+    { through: { x: 0, y: bottom }, directionDeg: 0 },
+    { through: { x: 0, y: top }, directionDeg: 180 },
+  ]
+  return boundsOf(
+    sides.reduce<Polygon>((part, side) => (part.length > 2 ? clipConvex(part, side) : []), face),
+  )
 }
 
 /** The stretches of a piece that lie over keep-outs, however little of its width they take; joined, in order. */
@@ -76,11 +94,13 @@ function keptClear(piece: Piece, survey: Survey): Stretch[] {
   const over = keepOutsOf(survey)
     .map(({ outline }) => boundsOf(outline))
     .filter((k) => k.left < face.right && k.right > face.left && k.bottom < face.top && k.top > face.bottom)
-    .map((k) =>
-      up
-        ? { from: Math.max(k.bottom, face.bottom), to: Math.min(k.top, face.top) }
-        : { from: Math.max(k.left, face.left), to: Math.min(k.right, face.right) },
-    )
+    .flatMap((k) => {
+      const { left, right, bottom, top } = isSlanted(piece) ? overOf(piece, k) : face
+      const stretch = up
+        ? { from: Math.max(k.bottom, bottom), to: Math.min(k.top, top) }
+        : { from: Math.max(k.left, left), to: Math.min(k.right, right) }
+      return stretch.to > stretch.from ? [stretch] : []
+    })
     .sort((a, b) => a.from - b.from)
   const joined: { from: number; to: number }[] = []
   for (const { from, to } of over) {

@@ -47,7 +47,7 @@ export function namedPlace(
   }
   for (const strip of base)
     for (const edge of ['left', 'right'] as const) {
-      const face = stretchOf(strip, edge)
+      const face = stretchOf(strip, edge, field)
       if (!face) continue
       const u = unitVector(face.directionDeg)
       const to = { x: face.from.x + u.x * face.length, y: face.from.y + u.y * face.length }

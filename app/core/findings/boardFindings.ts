@@ -68,7 +68,11 @@ export function boardFindings(
   const others = (role: string | undefined) =>
     (role === 'line' ? RAIL_JOINTS : (['scarf', 'butt'] as const)).filter((each) => each !== joint)
   const joined = new Set(pieces.flatMap(({ stripId, endsAt }) => (endsAt === 'joint' ? [stripId] : [])))
-  for (const id of joined) {
+  const told = [
+    ...layout.bands.map(({ id }) => id as string),
+    ...layout.strips.filter(({ role }) => role === 'line').map(({ id }) => id as string),
+  ]
+  for (const id of told.filter((each) => joined.has(each))) {
     const parts = pieces.filter((piece) => piece.stripId === id).length
     findings.push({
       stage: 'buy',

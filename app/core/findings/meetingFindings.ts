@@ -228,9 +228,10 @@ export function meetingFindings(workpiece: Workpiece, layout: Layout): Finding[]
     openMeetings(spec, layout, workpiece).map((meeting) => ({ spec, meeting })),
   )
   const upright = found.some(({ spec }) => isUpright(spec.role))
-  const shared = upright
-    ? [...clearingShifts(workpiece, layout), ...clearingCounts(workpiece, layout, 2)]
-    : []
+  const shared =
+    upright && rulesOf(layout).counts(layout.design)
+      ? [...clearingShifts(workpiece, layout), ...clearingCounts(workpiece, layout, 2)]
+      : []
   const seen = new Set<string>()
   return found.flatMap(({ spec, meeting }): Finding[] => {
     const { obstacle } = meeting

@@ -221,14 +221,17 @@ export function spacingFindings(workpiece: Workpiece, layout: Layout): Finding[]
         severity: 'wrong',
         says: layout.spacingIssue,
         stripIds: [],
-        waysOut: waysOutOfIssue(layout.spacingIssue, workpiece, layout),
+        // two sides of a frame that find no room are not to be counted otherwise
+        waysOut: rulesOf(layout).counts(layout.design)
+          ? waysOutOfIssue(layout.spacingIssue, workpiece, layout)
+          : [],
       },
     ]
   }
   const narrow = layout.sections.flatMap(({ issue }): Finding[] =>
     issue ? [{ stage: 'layout', severity: 'note', says: issue, stripIds: [], waysOut: [] }] : [],
   )
-  if (rulesOf(layout).places === 'margins') return narrow
+  if (rulesOf(layout).places === 'margins' || !rulesOf(layout).counts(layout.design)) return narrow
   const { placement } = layout
   return [
     ...narrow,

@@ -63,7 +63,8 @@ function shiftTo(
  */
 export function alignments(layout: Layout): Alignment[] {
   const { placement, uprights, sections } = layout
-  if (!placement || rulesOf(layout).places === 'margins' || sections[0]?.id !== 'all') return []
+  const { places, counts } = rulesOf(layout)
+  if (!placement || !counts(layout.design) || places === 'margins' || sections[0]?.id !== 'all') return []
   const now = sections[0].shifted
   return alignTargets(layout).flatMap((target): Alignment[] => {
     const edge = target.side === 'left' ? 'right' : 'left'

@@ -15,9 +15,9 @@ export interface CountWay extends CountChoice {
 /** The counts whose equal gaps (box widths) close the one section of a wall, nearest to the wish; none for other schools. */
 export function countWays({ wall }: Workpiece, layout: Layout, howMany: number): CountWay[] {
   const design = inForce(wall.design)
-  const { places, spacing: spacingOf, countOf, withCount } = rulesOf(design)
+  const { counts, spacing: spacingOf, countOf, withCount } = rulesOf(design)
   const [section, ...more] = layout.sections
-  if (!section || more.length > 0 || section.id !== 'all' || places === null) return []
+  if (!section || more.length > 0 || section.id !== 'all' || !counts(design)) return []
   const spacing = spacingOf(design)
   if (spacing.school !== 'nearWish') return []
   const span = nearestNanometer(section.right - section.left)
@@ -47,7 +47,7 @@ export function cellWays(
   const design = inForce(wall.design)
   const border = design.border !== 'none'
   const [section] = layout.sections
-  if (!rulesOf(design).framesItself || !section || layout.sections.length > 1) return []
+  if (!rulesOf(design).hasCells || !section || layout.sections.length > 1) return []
   return cellChoices(
     nearestNanometer(section.right - section.left),
     nearestNanometer(layout.uprightHead - layout.uprightFoot),

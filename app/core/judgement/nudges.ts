@@ -39,7 +39,7 @@ export function platesHit({ layout, pieces }: CutWall): number {
   ).length
 }
 
-/** So many places are laid out and looked at; what lies beyond is said not to have been. */
+/** So many places along an axis are laid out and looked at; what lies beyond is said not to have been. */
 const MOST_TRIED = 400
 
 /**
@@ -59,6 +59,16 @@ function reachOf({ layout }: CutWall, axis: 'along' | 'up'): number {
   return widest > 0 ? widest / 2 : Math.min(layout.survey.width, layout.survey.height) / 6
 }
 
+/** Whether any struck strip lies otherwise. */
+function differs(a: CutWall, b: CutWall): boolean {
+  const of = ({ layout }: CutWall) => layout.strips.filter(({ role }) => role === 'line')
+  const [one, other] = [of(a), of(b)]
+  return (
+    one.length !== other.length ||
+    one.some(({ center }, i) => center.x !== other[i]?.center.x || center.y !== other[i]?.center.y)
+  )
+}
+
 /**
  * The places of the whole field that clear most plates, each axis for itself, on the tape's ticks, as near as may be to where it lies:
  * all within half a pitch either way, which is every place there is, are laid out and looked at, unless they are too many.
@@ -74,14 +84,15 @@ export function nudgesFor(workpiece: Workpiece): Nudges {
   for (const axis of ['along', 'up'] as const) {
     const reach = reachOf(present, axis)
     const steps = Math.floor(reach / tick)
+    let here = 0
     let best: Nudge | null = null
-    for (let step = 1; step <= steps; step++) {
-      if (tried >= MOST_TRIED) {
+    axis: for (let step = 1; step <= steps; step++) {
+      if (here >= MOST_TRIED) {
         whole = false
         break
       }
       for (const sign of [1, -1]) {
-        tried += 1
+        here += 1
         const by = nearestNanometer(sign * step * tick)
         const edits: Edit[] = [
           {
@@ -95,11 +106,14 @@ export function nudgesFor(workpiece: Workpiece): Nudges {
           },
         ]
         const cut = cutWall(applyEdits(workpiece, edits))
+        // what hangs on uprights alone does not move along the foot
+        if (step === 1 && sign === 1 && !differs(cut, present)) break axis
         const hits = platesHit(cut)
         if (hits < (best?.hits ?? now)) best = { axis, by, hits, pieces: cut.pieces.length, edits }
       }
       if (best?.hits === 0) break
     }
+    tried += here
     if (best) found.push(best)
   }
   return {

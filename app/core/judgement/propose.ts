@@ -118,7 +118,7 @@ export function propose(workpiece: Workpiece): ProposalSearch {
   let clear = 0
   const plates = new Set<string>()
   // per section the best of each kind: a shift only matters within its section
-  const bySection = layout.sections.map((section) => {
+  const bySection = (rules.counts(design) ? layout.sections : []).map((section) => {
     const range = rangeOf(section, layout)
     const barred = barredFor(layout, design, stripWidth, range)
     for (const { thingId, plate } of barred) if (plate) plates.add(thingId)

@@ -2,6 +2,7 @@ import { inches, readOnTape, type Tape, type TapeReading } from '~/length'
 import type { FieldSide } from '~/model'
 import { type Line, type Point, unitVector } from '../geometry'
 import type { Layout } from '../layout/layout'
+import type { Region } from '../layout/moves'
 import { faceLine } from '../patterns/lines/region'
 import { sideEnds, stretchOf } from '../patterns/lines/points'
 import type { Piece } from '../pieces'
@@ -60,9 +61,9 @@ function ruled(on: MarkedOn, line: Line, from: Point, to: Point): Ruled {
   return { on, line, from, u: { x: (to.x - from.x) / reach, y: (to.y - from.y) / reach }, reach }
 }
 
-function facesOf(strip: Strip): Ruled[] {
+function facesOf(strip: Strip, field: Region): Ruled[] {
   return (['left', 'right'] as const).flatMap((face) => {
-    const along = stretchOf(strip, face)
+    const along = stretchOf(strip, face, field)
     if (!along) return []
     const u = unitVector(along.directionDeg)
     const to = { x: along.from.x + u.x * along.length, y: along.from.y + u.y * along.length }
@@ -107,7 +108,7 @@ export function lineMarks(layout: Layout, pieces: readonly Piece[], tape: Tape):
   const others = layout.strips.filter(
     ({ role, part }) => role !== 'border' && role !== 'sideTrim' && part === '',
   )
-  const rulers = [...sides, ...others.flatMap(facesOf)]
+  const rulers = [...sides, ...others.flatMap((strip) => facesOf(strip, field))]
   const found = new Map<Ruled, { mark: Omit<LineMark, 'near' | 'far'>; near: number; far: number }[]>()
   for (const piece of pieces.filter(({ role }) => role === 'line'))
     for (const { end, points } of endsOf(piece))

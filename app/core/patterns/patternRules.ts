@@ -80,6 +80,8 @@ export interface PatternRules {
   readonly footBevels: (design: Design) => boolean
   /** It brings its own perimeter, and has neither bottom rail nor top rail of the frame's. */
   readonly framesItself: boolean
+  /** It is known by its cells, so many across by so many up. */
+  readonly hasCells: boolean
   /** Its perimeter, if it has one. */
   readonly border: (design: Design) => Design['border']
   /** The material of rails that are left whole or cut as the boards on sale decide; null where rails run through. */

@@ -109,6 +109,7 @@ export const UPRIGHT_RULES = {
   standsFree: true,
   footBevels: () => true,
   framesItself: false,
+  hasCells: false,
   border: () => 'none',
   railsByStock: () => null,
 } satisfies Partial<PatternRules>

@@ -85,7 +85,7 @@ export function matchMembers(
   return walls.flatMap(({ id, workpiece }) => {
     const { wall, settings } = workpiece
     const design = inForce(wall.design)
-    if (design.apart) return []
+    if (design.apart || !rulesOf(design).counts(design)) return []
     const layout = layOutStanding(wall.survey, design, settings)
     const ends = endsOf(design)
     return layout.sections

@@ -10,6 +10,8 @@ import {
   storedDesign,
   withDesign,
 } from '../design'
+import { NO_COMPANIONS } from '../companions'
+import { STARTING_LINES } from '../lines'
 import { OPTION_KEYS } from '../patternOptions'
 import { PATTERNS, STARTING_BOXES, STARTING_JUDGEMENT } from '../pattern'
 import { designFrom1 } from './designFrom1'
@@ -54,7 +56,14 @@ describe('documents of version 1', () => {
     const design = readDesign(stored1)
     const { version: _, ...had } = stored1
     // what has come since starts as it does in a new design
-    expect(inForce(design)).toEqual({ ...had, schools: [], stand: { kind: 'plumb' }, unflat: 'proposed' })
+    expect(inForce(design)).toEqual({
+      ...had,
+      schools: [],
+      stand: { kind: 'plumb' },
+      unflat: 'proposed',
+      lines: STARTING_LINES,
+      companions: NO_COMPANIONS,
+    })
     expect(Object.keys(design.patterns)).toEqual(['grid'])
   })
 

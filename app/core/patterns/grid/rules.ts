@@ -29,6 +29,7 @@ export const grid: PatternRules = {
     design.border === 'threeSidedMiter' ? miteredHead(design) : UPRIGHT_RULES.through(design),
   standsFree: false,
   framesItself: true,
+  hasCells: true,
   border: ({ border }) => border,
   railsByStock: ({ battenMaterial }) => battenMaterial,
 }

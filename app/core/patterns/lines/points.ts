@@ -1,7 +1,7 @@
 import type { Along, FieldSide, LinePoint } from '~/model'
 import { crossing, movedFrom, type Point, spanThrough, unitVector } from '../../geometry'
 import { type Strip, wholePiece } from '../../strips/strip'
-import type { LineField } from '../../layout/moves'
+import type { LineField, Region } from '../../layout/moves'
 import type { MoveIssue } from '../../layout/moves'
 import type { Striking } from './made'
 
@@ -47,10 +47,14 @@ export function distanceAlong(along: Along, length: number): number {
   }
 }
 
-/** A strip's stretch along its center line or an edge, from its left end (of an upright: its foot) to the other. */
+/**
+ * A strip's stretch along its center line or an edge, from its left end (of an upright: its foot) to the other. Of what stands in the
+ * field before the lines it is the part within the field: what lies under the frame can't be measured from.
+ */
 export function stretchOf(
   strip: Strip,
   edge: 'center' | 'left' | 'right',
+  field: Region | null,
 ): { from: Point; length: number; directionDeg: number } | null {
   const piece = wholePiece(strip)
   if (!piece) return null
@@ -65,8 +69,14 @@ export function stretchOf(
   // an edge is measured from corner to corner of its own, the center line from where it enters the face to where it leaves it
   const at = own.filter(({ left }) => Math.abs(left - by) < 8).map(({ along }) => along)
   const through = edge === 'center' ? spanThrough({ through: center, directionDeg }, piece.face) : null
-  const [a, b] = edge === 'center' ? [through?.from, through?.to] : [Math.min(...at), Math.max(...at)]
-  if (a === undefined || b === undefined || b - a <= 0) return null
+  const [from0, to0] = edge === 'center' ? [through?.from, through?.to] : [Math.min(...at), Math.max(...at)]
+  const line = { through: movedFrom(center, directionDeg, 0, by), directionDeg }
+  const within = field && strip.role !== 'line' ? spanThrough(line, field.outline) : null
+  const [a, b] = [
+    Math.max(from0 ?? Infinity, within?.from ?? -Infinity),
+    Math.min(to0 ?? -Infinity, within?.to ?? Infinity),
+  ]
+  if (!(b - a > 0)) return null
   // a direction to the left or down is turned, so that "from the start" means the same on all
   const turned = u.x < -1e-9 || (Math.abs(u.x) <= 1e-9 && u.y < 0)
   const from = movedFrom(center, directionDeg, turned ? b : a, by)
@@ -87,7 +97,7 @@ export function stretch(
     return found({ from: a, length, directionDeg: length === 0 ? 0 : directionDeg })
   }
   const strip = striking.stripOf(ref)
-  const made = strip ? stretchOf(strip, edge) : null
+  const made = strip ? stretchOf(strip, edge, striking.field) : null
   return made ? found(made) : missing(ref, striking)
 }
 

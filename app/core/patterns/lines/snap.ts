@@ -31,7 +31,7 @@ function stretches(layout: Layout, strips: readonly Strip[]): Stretch[] {
       return { named: (along) => ({ at: 'side', side, along }), from, to, what: 'side' }
     }),
     ...strips.flatMap((strip): Stretch[] => {
-      const line = stretchOf(strip, 'center')
+      const line = stretchOf(strip, 'center', layout.moves?.field ?? null)
       if (!line) return []
       const u = unitVector(line.directionDeg)
       const to = { x: line.from.x + u.x * line.length, y: line.from.y + u.y * line.length }
@@ -180,7 +180,7 @@ export function snapHeading(layout: Layout, from: Snap, to: Point, reach: number
       ? layout.strips.find(({ id }) => 'strip' in from.point && id === from.point.strip)
       : undefined
   if (strip) {
-    const along = stretchOf(strip, 'center')?.directionDeg ?? strip.directionDeg
+    const along = stretchOf(strip, 'center', layout.moves?.field ?? null)?.directionDeg ?? strip.directionDeg
     for (const side of ['left', 'right'] as const)
       if (off(along + (side === 'left' ? 90 : -90)) < NEAR_DEG) return { to: 'square', strip: strip.id, side }
   }

@@ -67,7 +67,13 @@ export function NudgeFold() {
         ? 'No plate lies under a line, or nearer than was asked for.'
         : answer.found.length === 0
           ? `${answer.now} under or too near; ${answer.whole ? 'no place' : `none of ${answer.tried} places tried`} clears more.`
-          : `${answer.now} under or too near. ${answer.whole ? `All ${answer.tried} places on the tape within half a pitch were tried.` : `${answer.tried} places tried, not all.`}`
+          : `${answer.now} under or too near. ${
+              answer.found.some(({ hits }) => hits === 0)
+                ? `The nearest place that clears, of ${answer.tried} tried outward from here:`
+                : answer.whole
+                  ? `None of the ${answer.tried} places on the tape within half a pitch clears all; all were tried. The best:`
+                  : `${answer.tried} places tried, not all. The best:`
+            }`
   return (
     <Fold title={text.nudge} aside={answer && answer.now > 0 ? String(answer.now) : ''} open={hasPlates}>
       <Sentence>
