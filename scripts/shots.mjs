@@ -31,7 +31,6 @@ const PICTURES = [
       await page.mouse.wheel(0, 999)
     },
   },
-  { name: 'measure', wall: 'Long wall', stage: 'measure', size: DESK },
   { name: 'layout', wall: 'Long wall', stage: 'layout', size: DESK, then: press('[data-strip="batten-5"]') },
   {
     name: 'measure-flat',
@@ -40,7 +39,14 @@ const PICTURES = [
     size: DESK,
     then: press('text=how flat'),
   },
-  { name: 'layout-finding', wall: 'Window wall', stage: 'layout', size: DESK },
+  { name: 'lines', wall: 'Desk wall', stage: 'layout', size: DESK, then: press('[data-strip="m1.3"]') },
+  {
+    name: 'arch',
+    wall: 'Bunk wall',
+    stage: 'mark',
+    size: DESK,
+    then: async (page) => page.getByRole('region', { name: 'Marks of the lines' }).scrollIntoViewIfNeeded(),
+  },
   { name: 'room', link: 'All walls of Dining room together', size: DESK },
   { name: 'grid', wall: 'Scullery wall', stage: 'layout', size: DESK },
   { name: 'stair', wall: 'Stair wall', stage: 'layout', size: DESK, then: press('[data-strip="box-5"]') },
