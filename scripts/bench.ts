@@ -12,6 +12,7 @@ import {
   blankSurvey,
   ENDS,
   STARTING_JUDGEMENT,
+  STARTING_LINES,
   startingDesign,
   startingSettings,
   type Workpiece,
@@ -106,6 +107,47 @@ console.log(`layouts tried in the search below: ${propose(searched).tried}`)
 await measure('proposal search, 24 ft, ten plates, full limits', 60, () => propose(searched))
 await measure('the same with five drawings and their boards', 30, () => proposalCards(searched))
 await measure('heights with what each wastes, the same wall', 20, () => heightProposals(searched))
+
+// two hundred bands between ten uprights in a frame, one figure of the move changed each time
+const bands = (rise: number): Workpiece => ({
+  wall: {
+    survey: { ...blankSurvey(), width: inches(210), height: inches(100) },
+    design: withDesign(startingDesign(), {
+      pattern: 'lines',
+      battenMaterial: 'pine-1x2',
+      border: 'miter',
+      topRail: null,
+      foot: { kind: 'floor' },
+      height: { rule: 'full' },
+      through: 'uprights',
+      spacing: { school: 'equalByCount', strips: 13, ends: 'strip' },
+      lines: {
+        ...STARTING_LINES,
+        uprights: true,
+        moves: [
+          {
+            id: 'm1',
+            on: true,
+            material: null,
+            kind: 'chevron',
+            slope: { by: 'rise', rise: inches(rise) },
+            clear: inches(3.75),
+            hand: 'alternating',
+            first: 'up',
+            start: 'edge',
+            bands: null,
+          },
+        ],
+      },
+    }),
+  },
+  settings,
+})
+let turn = 0
+console.log(`strips struck below: ${computePlan(bands(11)).layout.moves?.moves[0]?.stripIds.length}`)
+await measure('200 lines, one move changed: plan and findings', 200, () =>
+  computePlan(bands(11 + (turn++ % 16) / 16)),
+)
 
 const file = readJobFile(readFileSync('examples/tern-cottage.regla.json', 'utf8'))
 if (!file.ok) throw new Error('the demo file is broken')

@@ -20,8 +20,21 @@ const RIGHT_ANGLE_UNITS: readonly Point[] = [
   { x: 0, y: -1 },
 ]
 
+/** Directions asked for lately: a family of strips asks for one a thousand times. */
+const lately = new Map<number, Point>()
+const MOST_KEPT = 4_000
+
 /** The unit vector of a direction; exact for whole right angles, so upright strips stay on whole nanometers. */
 export function unitVector(directionDeg: number): Point {
+  const known = lately.get(directionDeg)
+  if (known) return known
+  if (lately.size >= MOST_KEPT) lately.clear()
+  const made = madeUnit(directionDeg)
+  lately.set(directionDeg, made)
+  return made
+}
+
+function madeUnit(directionDeg: number): Point {
   const turned = ((directionDeg % 360) + 360) % 360
   const quarter = RIGHT_ANGLE_UNITS[turned / 90]
   if (quarter) return quarter

@@ -56,12 +56,12 @@ function clustered(ending: readonly Meeting[]): Meeting[][] {
 function partsOf(
   strip: Strip,
   obstacles: readonly Obstacle[],
-  { design }: Field,
+  { design, settings }: Field,
 ): { parts: Part[]; notched: Meeting[] } {
   const own: Part = { alsoStart: [], alsoEnd: [], startsAt: strip.start.against, endsAt: strip.end.against }
   const inTheWay = meetings(strip, obstacles)
   if (inTheWay.length === 0) return { parts: [own], notched: [] }
-  const whole = wholePiece(strip)
+  const whole = wholePiece(strip, settings.fit)
   if (!whole) return { parts: [], notched: [] }
   const start = startAlong(whole, strip)
   const found = inTheWay.filter(({ from, to }) => to > start && from < start + whole.longLength)
@@ -131,7 +131,9 @@ function cutStrip(strip: Strip, obstacles: readonly Obstacle[], field: Field): P
       ...(startCut ? { startCut } : {}),
       ...(endCut ? { endCut } : {}),
     }
-    const whole = placePiece(wholeSpec)
+    // what nothing ends is the strip itself
+    const isAll = part.alsoStart.length + part.alsoEnd.length === 0 && !startCut && !endCut
+    const whole = isAll ? wholePiece(strip, field.settings.fit) : placePiece(wholeSpec)
     if (!whole) return
     if (!strip.joins || longest === null || whole.cutLength <= longest) return keep(whole, wholeSpec)
     const from = startAlong(whole, strip)

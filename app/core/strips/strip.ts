@@ -64,15 +64,18 @@ export function reachOf(strip: Lie & Pick<Strip, 'start' | 'end'>): { from: numb
   }
 }
 
-const whole = new WeakMap<Strip, Piece | null>()
+const whole = new WeakMap<Strip, { readonly within: number; readonly piece: Piece | null }>()
 
-/** The strip placed whole, before it meets anything; null where its ends leave nothing of it. Worked out once for each. */
-export function wholePiece(strip: Strip): Piece | null {
+/**
+ * The strip placed whole, before it meets anything; null where its ends leave nothing of it. Worked out once for each. Its face is the
+ * same whatever lean of an end is cut square; who asks for its cuts says within how much.
+ */
+export function wholePiece(strip: Strip, squareWithin?: number): Piece | null {
   const known = whole.get(strip)
-  if (known !== undefined) return known
-  const made = placePiece(specOf(strip))
-  whole.set(strip, made)
-  return made
+  if (known && (squareWithin === undefined || known.within === squareWithin)) return known.piece
+  const piece = placePiece(specOf(strip, squareWithin))
+  whole.set(strip, { within: squareWithin ?? 0, piece })
+  return piece
 }
 
 /** The strip as a piece to be placed, whole. */

@@ -65,6 +65,15 @@ function hangsOver({ ray }: Struck, { edges }: Region): Region['edges'][number] 
   })
 }
 
+/** Directions in whole degrees, either way; a strip is kept under its own and its two neighbors. */
+function turnOf({ directionDeg }: Strip): number {
+  return ((Math.round(directionDeg) % 180) + 180) % 180
+}
+
+function turnsOf(strip: Strip): number[] {
+  return [-1, 0, 1].map((by) => (turnOf(strip) + by + 180) % 180)
+}
+
 /** One strip lies along and over another: the same line struck twice. */
 function doubles(strip: Strip, other: Strip): boolean {
   const turn = Math.abs(((((strip.directionDeg - other.directionDeg) % 180) + 270) % 180) - 90)
@@ -132,13 +141,16 @@ export function runMoves(layout: LaidOut, base: readonly Strip[]): MovesMade {
   const struckBy = new Map<string, readonly Struck[]>()
   const moveOf: Record<string, string> = {}
   const faceOf = (strip: Strip): Solid | null => {
-    const face = wholePiece(strip)?.face
+    const face = wholePiece(strip, layout.settings.fit)?.face
     return face ? { id: strip.id, outline: face } : null
   }
   // the frame bounds the field already, and what crosses nothing stops nothing
   const frame = new Set(base.filter(({ role }) => role === 'border').map((strip) => strip))
   const solids = () =>
     strips.filter((strip) => strip.tier !== null && !frame.has(strip)).flatMap((strip) => faceOf(strip) ?? [])
+  // only what lies nearly parallel can double a strip
+  const byTurn = new Map<number, Strip[]>()
+  const alongside = (strip: Strip) => byTurn.get(turnOf(strip)) ?? []
   const off = new Set(lines.off)
   const moves: MoveMade[] = []
   let count = 0
@@ -193,7 +205,7 @@ export function runMoves(layout: LaidOut, base: readonly Strip[]): MovesMade {
         if (alone && !told.some(({ code }) => code === 'missesField')) told.push({ code: 'missesField' })
         return
       }
-      if (strips.some((other) => other.role === 'line' && doubles(strip, other))) {
+      if (alongside(strip).some((other) => doubles(strip, other))) {
         twice.push(id)
         return
       }
@@ -204,6 +216,11 @@ export function runMoves(layout: LaidOut, base: readonly Strip[]): MovesMade {
       ids.push(id)
       byId.set(id, strip)
       strips.push(strip)
+      for (const key of turnsOf(strip)) {
+        const others = byTurn.get(key)
+        if (others) others.push(strip)
+        else byTurn.set(key, [strip])
+      }
     })
     if (twice.length > 0) told.push({ code: 'doubles', strips: twice })
     struckBy.set(move.id, kept)
