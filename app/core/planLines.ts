@@ -3,6 +3,7 @@ import type { Workpiece } from '~/model'
 import { placeArch } from './companions/arch'
 import { placeRow } from './companions/itemRow'
 import { lineGroups } from './cutting/lineGroups'
+import { lineOrder } from './cutting/lineOrder'
 import { lineLook } from './judgement/lineLook'
 import type { Layout } from './layout/layout'
 import { lineMarks } from './marks/lineMarks'
@@ -23,6 +24,7 @@ export function saidOfLines(
   const { arches, rows } = layout.design.companions
   const length = (value: number) => said(Math.round(value), format)
   const look = lineLook(layout, pieces)
+  const marks = lineMarks(layout, pieces, settings.tape)
   return {
     ...(moves
       ? {
@@ -34,9 +36,9 @@ export function saidOfLines(
               strips: stripIds,
               issues,
             })),
-            marks: lineMarks(layout, pieces, settings.tape).map(({ on, marks, spacer }) => ({
+            marks: marks.map(({ on, marks: made, spacer }) => ({
               on,
-              marks: marks.map(({ pieceId, end, near, far }) => ({
+              marks: made.map(({ pieceId, end, near, far }) => ({
                 piece: pieceId,
                 end,
                 near: said(near.tick, format),
@@ -47,6 +49,7 @@ export function saidOfLines(
                 square: said(spacer.square.tick, format),
               },
             })),
+            order: lineOrder(layout, pieces, marks),
             groups: lineGroups(layout, pieces, settings.fit).map(
               ({ moveId, pieces: count, alike, short, differs, way }) => ({
                 move: moveId,

@@ -262,6 +262,8 @@ export const linesText = {
   nudge: 'Plates under lines',
   paint: 'Marks that paint will cover are taken again after painting.',
   groups: 'Slants, move by move',
+  order: 'Fit in this order',
+  orderWhy: 'After the frame and the uprights: longest first, then whatever lands on it.',
   direct: 'Cut one at a time, each marked from the wall, unless its move says batch.',
 } as const
 

@@ -5,6 +5,7 @@ import { anyLineWall, runs } from '../../../tests/anyWall'
 import { lineWall, STRIP } from '../../../tests/lineWalls'
 import { computePlan } from '../computePlan'
 import { lineGroups } from '../cutting/lineGroups'
+import { lineOrder } from '../cutting/lineOrder'
 import { lineChecks, lineMarks } from './lineMarks'
 
 const base = { on: true, material: STRIP } as const
@@ -130,6 +131,59 @@ describe('marks of struck lines', () => {
     )
     expect(marked).toBeGreaterThan(100)
   }, 600_000)
+})
+
+describe('the order they go on in', () => {
+  test('longest first, then what lands on it, whatever stands first in the list', () => {
+    const strike = (id: string, deg: number, from: number): Move => ({
+      ...base,
+      id,
+      kind: 'strike',
+      from: { at: 'side', side: 'bottom', along: { by: 'distance', from: 'start', distance: inches(from) } },
+      heading: { to: 'angle', deg },
+      until: { kind: 'hit' },
+      lies: 'center',
+    })
+    const plan = computePlan(
+      lineWall(120, 80, [
+        strike('m1', 90, 100),
+        strike('m2', 45, 4),
+        {
+          ...base,
+          id: 'm3',
+          kind: 'branch',
+          off: 'm2.1',
+          along: { by: 'middle' },
+          side: 'left',
+          deg: 90,
+          until: { kind: 'hit' },
+        },
+        strike('m4', 135, 96),
+      ]),
+    )
+    const order = lineOrder(plan.layout, plan.pieces, lineMarks(plan.layout, plan.pieces, '1/16'))
+
+    expect(order.indexOf('m2.1')).toBeLessThan(order.indexOf('m3.1'))
+    expect(order.indexOf('m2.1')).toBeLessThan(order.indexOf('m4.1'))
+    expect(order[0]).toBe('m2.1')
+  })
+
+  test('law: every struck strip goes on, and goes on once', () => {
+    fc.assert(
+      fc.property(anyLineWall, ({ wall, settings }) => {
+        const plan = computePlan({ wall, settings })
+        const marks = lineMarks(plan.layout, plan.pieces, settings.tape)
+        const order = lineOrder(plan.layout, plan.pieces, marks)
+        expect(new Set(order).size).toBe(order.length)
+        expect([...order].sort()).toEqual(
+          [
+            ...new Set(plan.pieces.filter(({ role }) => role === 'line').map(({ stripId }) => stripId)),
+          ].sort(),
+        )
+      }),
+      { numRuns: runs(40) },
+    )
+  }, 300_000)
 })
 
 describe('slants, move by move', () => {

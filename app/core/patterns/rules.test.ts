@@ -29,6 +29,7 @@ describe('what is particular to each pattern', () => {
       grid: 'uprights stile false true',
       boxes: 'margins stile false false',
       slats: 'uprights slat true false',
+      lines: 'uprights stile false true',
       rails: ' batten false false',
     })
   })
@@ -39,6 +40,7 @@ describe('what is particular to each pattern', () => {
       grid: [7, 7],
       boxes: [6, 8],
       slats: [7, 7],
+      lines: [7, 7],
       rails: [7, 7],
     })
   })
@@ -94,7 +96,7 @@ describe('what is particular to each pattern', () => {
     ])
   })
 
-  test('a perimeter and rails by stock are a grid’s alone', () => {
+  test('a perimeter and rails by stock are a grid’s, and those of lines', () => {
     const of = (pattern: Pattern) => {
       const design = {
         ...designOf(wallOf({}, { pattern })),
@@ -109,6 +111,7 @@ describe('what is particular to each pattern', () => {
       grid: ['miter', 'pine-1x4'],
       boxes: ['none', null, 'boxes.moulding'],
       slats: ['none', null],
+      lines: ['miter', 'pine-1x4'],
       rails: ['none', null],
     })
   })
@@ -201,7 +204,14 @@ describe('heights, and where a pattern starts from', () => {
       each((pattern) => rulesOf({ pattern }).usual(wallOf(survey).wall).foot)
     const rail = { kind: 'rail', material: 'pine-1x4' }
     const floor = { kind: 'floor' }
-    expect(feet({})).toEqual({ battens: rail, grid: floor, boxes: rail, slats: floor, rails: floor })
+    expect(feet({})).toEqual({
+      battens: rail,
+      grid: floor,
+      boxes: rail,
+      slats: floor,
+      lines: floor,
+      rails: floor,
+    })
     const base = { kind: 'baseboard' }
     expect(feet({ baseboard: keptBase(4) })).toEqual(each(() => base))
     expect(feet({ baseboard: { ...keptBase(4), fate: 'remove' } })).toEqual(feet({}))

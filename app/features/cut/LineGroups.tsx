@@ -1,6 +1,9 @@
 import { lineGroups } from '~/core/cutting/lineGroups'
+import { lineOrder } from '~/core/cutting/lineOrder'
+import { lineMarks } from '~/core/marks/lineMarks'
 import { useWallEditor } from '~/editor/WallEditor'
-import { groupText, linesText } from '~/messages'
+import { groupText, linesText, stripName } from '~/messages'
+import { Fold } from '~/ui/Fold'
 import { Fractions } from '~/ui/Fractions'
 import { Soft } from '~/ui/page'
 
@@ -9,6 +12,11 @@ export function LineGroups() {
   const { plan, workpiece, wording } = useWallEditor()
   const groups = lineGroups(plan.layout, plan.pieces, workpiece.settings.fit)
   if (groups.length === 0) return null
+  const order = lineOrder(
+    plan.layout,
+    plan.pieces,
+    lineMarks(plan.layout, plan.pieces, workpiece.settings.tape),
+  )
   return (
     <section aria-label={linesText.groups}>
       <h2>{linesText.groups}</h2>
@@ -20,6 +28,14 @@ export function LineGroups() {
         ))}
       </ul>
       <Soft>{linesText.direct}</Soft>
+      <Fold title={linesText.order} aside={String(order.length)}>
+        <Soft>{linesText.orderWhy}</Soft>
+        <ol aria-label={linesText.order}>
+          {order.map((id) => (
+            <li key={id}>{stripName(id, wording)}</li>
+          ))}
+        </ol>
+      </Fold>
     </section>
   )
 }

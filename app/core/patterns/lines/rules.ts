@@ -21,7 +21,6 @@ export const lines: PatternRules = {
     cap: null,
     height: { rule: 'full' },
     border: 'miter',
-    through: 'uprights',
   }),
   materials: ({ lines: { moves } }) =>
     moves.flatMap(({ material }, i) => (material === null ? [] : [{ at: `lines.moves.${i}`, material }])),

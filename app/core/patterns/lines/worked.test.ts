@@ -176,6 +176,18 @@ describe('worked lines', () => {
     expect(found.filter(({ start }) => start.kind === 'twoCuts')).toHaveLength(1)
   })
 
+  test('a lattice by hand: both diagonals of a square, the first through, the second in two', () => {
+    // tip to tip 40 sqrt 2, each tip 1 past its edges: 2 (40 sqrt 2 - 2) + 2 of area each, and 4 where they cross
+    const found = lines(40, 40, [
+      { ...base, id: 'm1', kind: 'lattice', deg: 45, clear: inches(60), start: 'center', where: 'field' },
+    ])
+    expect(found).toHaveLength(3)
+    const each = 2 * (40 * Math.SQRT2 - 2) + 2
+    expect(area(found.slice(0, 1))).toBeCloseTo(each, 4)
+    expect(area(found)).toBeCloseTo(2 * each - 4, 4)
+    expect(long(found[0] as Piece)).toBeCloseTo(40 * Math.SQRT2, 5)
+  })
+
   test('E5: diamonds on the middles of the sides, mitered', () => {
     const found = lines(48, 64, [
       { ...base, id: 'm1', kind: 'diamonds', clear: inches(4), count: 2, where: 'field' },
