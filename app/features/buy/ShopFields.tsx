@@ -12,6 +12,7 @@ import { Fractions } from '~/ui/Fractions'
 import { LengthField } from '~/ui/LengthField'
 import { PriceField } from '~/ui/PriceField'
 import { Unseen } from '~/ui/page'
+import { Sentence } from '~/ui/Sentence'
 import { Table } from '~/ui/Table'
 import { Pair } from '~/ui/fields'
 import { space } from '~/ui/theme'
@@ -56,7 +57,7 @@ export function SawFields() {
           toEdits={(endTrim) => set({ endTrim })}
         />
       </Pair>
-      <p>
+      <Sentence>
         It swings to{' '}
         <DegWord
           label="How far the saw swings"
@@ -66,7 +67,7 @@ export function SawFields() {
           onChange={(swing) => edit(set({ swing }), 'done')}
         />{' '}
         from square.
-      </p>
+      </Sentence>
     </Section>
   )
 }

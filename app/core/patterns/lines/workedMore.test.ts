@@ -1,52 +1,8 @@
 import { inches } from '~/length'
-import type { Move } from '~/model'
 import { lineWall, STRIP } from '../../../../tests/lineWalls'
-import { ring } from '../../../../tests/areas'
+import { area, base, edges, lines, long, saw, short, strike } from '../../../../tests/linePieces'
 import { computePlan } from '../../computePlan'
-import type { EndCut, Piece } from '../../pieces'
-
-const saw = (cut: EndCut) => (cut.kind === 'miter' ? cut.sawSettingDeg : cut.kind === 'square' ? 0 : cut.kind)
-const area = (pieces: readonly Piece[]) =>
-  pieces.reduce((sum, { polygon }) => sum + Math.abs(ring(polygon).area()), 0)
-const long = ({ longLength }: Piece) => longLength / inches(1)
-const short = ({ shortLength }: Piece) => shortLength / inches(1)
-const lines = (...of: Parameters<typeof lineWall>) =>
-  computePlan(lineWall(...of)).pieces.filter(({ role }) => role === 'line')
-/** How long a piece's upper and lower edge are, in inches. */
-function edges({ polygon, directionDeg, faceWidth }: Piece): {
-  upper: number
-  lower: number
-  overall: number
-} {
-  const turn = (directionDeg * Math.PI) / 180
-  const own = polygon.map(({ x, y }) => ({
-    along: (x * Math.cos(turn) + y * Math.sin(turn)) / inches(1),
-    left: (y * Math.cos(turn) - x * Math.sin(turn)) / inches(1),
-  }))
-  const most = Math.max(...own.map(({ left }) => left))
-  const on = (at: number) => {
-    const all = own.filter(({ left }) => Math.abs(left - at) < 1e-5).map(({ along }) => along)
-    return Math.max(...all) - Math.min(...all)
-  }
-  const all = own.map(({ along }) => along)
-  return {
-    upper: on(most),
-    lower: on(most - faceWidth / inches(1)),
-    overall: Math.max(...all) - Math.min(...all),
-  }
-}
-
-const base = { on: true, material: STRIP } as const
-const strike = (more: Partial<Extract<Move, { kind: 'strike' }>>): Move => ({
-  ...base,
-  id: 'm1',
-  kind: 'strike',
-  from: { at: 'corner', corner: 'bottomLeft' },
-  heading: { to: 'angle', deg: 45 },
-  until: { kind: 'frame' },
-  lies: 'center',
-  ...more,
-})
+import type { Piece } from '../../pieces'
 
 // E9 to E13: trigonometry, checked by polygon clipping
 describe('worked lines that hang on one another', () => {
