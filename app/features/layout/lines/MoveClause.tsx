@@ -78,6 +78,8 @@ export function MoveClause({ move, nth, cost }: { move: Move; nth: number; cost:
   const made = plan.layout.moves?.moves.find(({ id }) => id === move.id)
   const strips = made?.stripIds.length ?? 0
   const parts = breakable(move) && strips > 0
+  // kept, and greyed: its words stay readable and its controls work
+  const strikes = move.on && (strips > 0 || (made?.issues.length ?? 0) === 0)
   return (
     <Clause $off={!move.on} aria-label={`Move ${nth}: ${moveName(move.kind)}`} data-move={move.id}>
       <header>
@@ -96,7 +98,7 @@ export function MoveClause({ move, nth, cost }: { move: Move; nth: number; cost:
           {cost ? ` · ${moveCostText(cost, move.on, workpiece.settings.currency)}` : null}
         </small>
       </header>
-      <Sentence style={{ opacity: move.on ? 1 : 0.6 }}>
+      <Sentence style={strikes ? undefined : { filter: 'grayscale(1)' }}>
         <Words move={move} />, of{' '}
         <Choice
           word
