@@ -57,6 +57,7 @@ test('each pattern has a title, and choosing it gives a layout without a wrong f
     'A grid of 5 by 3, up to 97',
     '5 boxes under a rail at 32 5/16',
     '50 slats to 97',
+    '15 lines, up to 97',
     '1 rail',
   ])
 })

@@ -73,7 +73,16 @@ describe('a database of version 1', () => {
     const stored = page && storedDocuments(db, page).find(({ kind }) => kind === 'design')
     if (!page || stored?.kind !== 'design') throw new Error('no wall')
     // version 1 knew none of what has come since
-    const { boxes: _, pattern: __, schools: ___, stand: ____, unflat: _____, ...had } = inForce(stored.body)
+    const {
+      boxes: _boxes,
+      pattern: _pattern,
+      schools: _schools,
+      stand: _stand,
+      unflat: _unflat,
+      lines: _lines,
+      companions: _companions,
+      ...had
+    } = inForce(stored.body)
     const answer = changePage(db, page, {
       intent: 'save',
       clashing: 'ask',
