@@ -128,7 +128,7 @@ describe('what a button says is what comes when it is pressed', () => {
             checkWay(workpiece, plan, finding, way)
           }
       }),
-      { numRuns: runs(150) },
+      { numRuns: runs(90) },
     )
     // the walls offer most of them, so that the law is about something
     expect(seen.size).toBeGreaterThan(14)
@@ -222,7 +222,7 @@ describe('what a button says is what comes when it is pressed', () => {
           near(target.x, upright && edgesAt(after, upright, target.y)[edge], 'alignment')
         }
       }),
-      { numRuns: runs(150) },
+      { numRuns: runs(90) },
     )
   }, 600_000)
 
@@ -250,7 +250,7 @@ describe('what a button says is what comes when it is pressed', () => {
         expect(wish.measure).toBe('gap')
         for (const match of matchGaps(matchMembers(walls, wish), wish.wish, 4)) checked(walls, match)
       }),
-      { numRuns: runs(120) },
+      { numRuns: runs(80) },
     )
   }, 600_000)
 })

@@ -33,7 +33,7 @@ describe('laws of what meets, over walls on which everything stands at once', ()
           })
         })
       }),
-      { numRuns: runs(400) },
+      { numRuns: runs(240) },
     )
   }, 600_000)
 
@@ -67,7 +67,7 @@ describe('laws of what meets, over walls on which everything stands at once', ()
           }
         }
       }),
-      { numRuns: runs(300) },
+      { numRuns: runs(180) },
     )
   }, 600_000)
 
@@ -94,7 +94,7 @@ describe('laws of what meets, over walls on which everything stands at once', ()
           if (differ > square + 0.01) throw new Error(`${piece.id} differs by ${differ} square inches`)
         }
       }),
-      { numRuns: runs(200) },
+      { numRuns: runs(120) },
     )
   }, 600_000)
 
@@ -113,7 +113,7 @@ describe('laws of what meets, over walls on which everything stands at once', ()
           }
         expect(new Set(cutList.map(({ label }) => label)).size).toBe(cutList.length)
       }),
-      { numRuns: runs(100) },
+      { numRuns: runs(70) },
     )
   }, 600_000)
 
@@ -132,7 +132,7 @@ describe('laws of what meets, over walls on which everything stands at once', ()
         for (const { id } of layout.bands)
           expect(strips.has(id) || (strips.has('border') && id.startsWith('gridRail'))).toBe(true)
       }),
-      { numRuns: runs(100) },
+      { numRuns: runs(70) },
     )
   }, 600_000)
 })
