@@ -119,7 +119,8 @@ function asStrike(
   return {
     id,
     on: true,
-    material: move.material,
+    // a copy is of the stuff of what it copied, which may be gone with it
+    material: move.kind === 'repeat' || move.kind === 'mirror' ? strip.material.id : move.material,
     kind: 'strike',
     from: place,
     heading: { to: 'angle', deg: directionDeg },

@@ -7,7 +7,7 @@ import { sideEnds, stretch } from './points'
 import type { Stop } from './rays'
 
 /** A struck strip moved square to itself. */
-function moved(struck: Struck, by: number): Struck {
+function moved(struck: Struck, by: number, faceWidth: number): Struck {
   const { ray, ends } = struck
   const shift = (point: Point) => movedFrom(point, ray.directionDeg, 0, by)
   const end = (of: End): End => ({
@@ -19,7 +19,7 @@ function moved(struck: Struck, by: number): Struck {
   })
   return {
     ...struck,
-    ray: { ...ray, center: shift(ray.center) },
+    ray: { ...ray, center: shift(ray.center), faceWidth },
     ...(ends ? { ends: { start: end(ends.start), end: end(ends.end) }, moved: true as const } : {}),
   }
 }
@@ -33,9 +33,12 @@ export function repeat(move: MoveOf<'repeat'>, striking: Striking): Strikes {
   for (const sign of [1, -1]) {
     if ((sign > 0 && move.side === 'right') || (sign < 0 && move.side === 'left')) continue
     for (const each of source) {
-      const pitch = each.ray.faceWidth + move.clear
-      const most = move.times ?? pastAll(each, sign, pitch)
-      for (let k = 1; k <= most; k++) struck.push(moved(each, sign * k * pitch))
+      // of other stuff the first lies as clear of what it copies as the next of it
+      const width = move.material === null ? each.ray.faceWidth : striking.faceWidth
+      const pitch = width + move.clear
+      const first = (each.ray.faceWidth + width) / 2 + move.clear
+      const most = move.times ?? pastAll(each, sign, pitch, width, first)
+      for (let k = 1; k <= most; k++) struck.push(moved(each, sign * (first + (k - 1) * pitch), width))
     }
   }
   return struck.length > 0 ? { struck } : nothing({ code: 'noRoom' })
@@ -53,7 +56,7 @@ function mirroredPoint({ x, y }: Point, { through, directionDeg }: Axis): Point 
 }
 
 /** What was struck, on the other side of a line: its ends are found anew there, on the wall as it is. */
-function mirrored(struck: Struck, axis: Axis, striking: Striking): Struck {
+function mirrored(struck: Struck, axis: Axis, striking: Striking, faceWidth: number): Struck {
   const { ray, ends } = struck
   const line = (of: Line): Line => ({
     through: mirroredPoint(of.through, axis),
@@ -68,6 +71,7 @@ function mirrored(struck: Struck, axis: Axis, striking: Striking): Struck {
     region: striking.field,
     ray: {
       ...ray,
+      faceWidth,
       center: mirroredPoint(ray.center, axis),
       directionDeg: 2 * axis.directionDeg - ray.directionDeg,
       back: stop(ray.back),
@@ -89,7 +93,11 @@ export function mirror(move: MoveOf<'mirror'>, striking: Striking): Strikes {
   if (sources.length === 0) return nothing({ code: 'missing', ref: first ?? '' })
   const axis = axisOf(move, striking)
   return axis
-    ? { struck: sources.map((each) => mirrored(each, axis, striking)) }
+    ? {
+        struck: sources.map((each) =>
+          mirrored(each, axis, striking, move.material === null ? each.ray.faceWidth : striking.faceWidth),
+        ),
+      }
     : nothing({ code: 'missing', ref: missingOf(move) })
 }
 

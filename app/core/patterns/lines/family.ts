@@ -8,11 +8,17 @@ import { acrossOf } from './region'
 const LEAST = 400_000
 
 /** How many copies of a strip, each a pitch further to one side, still lie in its region. */
-export function pastAll({ ray, region }: Struck, sign: number, pitch: number): number {
+export function pastAll(
+  { ray, region }: Struck,
+  sign: number,
+  pitch: number,
+  width: number,
+  first: number,
+): number {
   if (pitch <= 0) return 0
   const { least, most } = acrossOf(region, ray.center, ray.directionDeg)
-  const room = (sign > 0 ? most : -least) + ray.faceWidth / 2 - LEAST
-  return Math.max(0, Math.min(LIMITS.lines + 1, Math.floor(room / pitch)))
+  const room = (sign > 0 ? most : -least) + width / 2 - LEAST
+  return Math.max(0, Math.min(LIMITS.lines + 1, Math.floor((room - first) / pitch) + 1))
 }
 
 /**

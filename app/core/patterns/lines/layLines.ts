@@ -1,3 +1,4 @@
+import { ZERO } from '~/length'
 import type { Design, Spacing } from '~/model'
 import type { LaidOut } from '../../layout/layout'
 import type { Strip } from '../../strips/strip'
@@ -17,9 +18,7 @@ export function layLines(input: LayInput): Laid {
   if (!design.lines.uprights && design.border === 'none')
     return { sections: [], uprights: [], bands: [], frames: [] }
   // the sides of a frame stand at the ends whatever was picked for uprights that are not there
-  const own = design.lines.uprights
-    ? {}
-    : { shift: input.design.shift, sectionOwn: {}, sections: 'across' as const }
+  const own = design.lines.uprights ? {} : { shift: ZERO, sectionOwn: {}, sections: 'across' as const }
   return layGrid({ ...input, design: { ...design, ...own, rows: [1], spacing: lineSpacing(design) } })
 }
 

@@ -133,6 +133,53 @@ describe('laws of struck lines', () => {
     }
   })
 
+  test('copies are of the stuff of what they copy; of other stuff they still lie as clear as was said', () => {
+    const strike: Move = {
+      ...base,
+      id: 'm1',
+      kind: 'strike',
+      from: { at: 'side', side: 'bottom', along: { by: 'middle' } },
+      heading: { to: 'angle', deg: 90 },
+      until: { kind: 'frame' },
+      lies: 'center',
+    }
+    const repeat = (material: string | null): Move => ({
+      on: true,
+      material,
+      id: 'm2',
+      kind: 'repeat',
+      of: 'm1',
+      clear: inches(6),
+      side: 'right',
+      times: 2,
+    })
+    const mirror: Move = {
+      on: true,
+      material: null,
+      id: 'm3',
+      kind: 'mirror',
+      of: ['m2'],
+      about: { line: 'upright' },
+    }
+    for (const [material, width] of [
+      [null, 2],
+      ['three', 3],
+    ] as const) {
+      const { pieces } = computePlan(
+        lineWall(100, 60, [strike, repeat(material), mirror], { battenMaterial: 'pine-1x2' }),
+      )
+      const spans = pieces
+        .map(({ polygon }) => polygon.map(({ x }) => x / inches(1)))
+        .map((xs) => [Math.min(...xs), Math.max(...xs)])
+      const [first = [], second = [], third = []] = spans
+      expect((second[0] ?? 0) - (first[1] ?? 0)).toBeCloseTo(6, 6)
+      expect((third[0] ?? 0) - (second[1] ?? 0)).toBeCloseTo(6, 6)
+      expect(spans.slice(1).map(([from = 0, to = 0]) => to - from)).toEqual(
+        [1, 2, 3, 4].map(() => expect.closeTo(width, 6)),
+      )
+    }
+  })
+
   test('C3: a framing square’s table (carpenter’s handbook): length per foot of run for each inch of rise', () => {
     const table = [
       12.04, 12.17, 12.37, 12.65, 13, 13.42, 13.89, 14.42, 15, 15.62, 16.28, 16.97, 17.69, 18.44, 19.21, 20,

@@ -9,6 +9,8 @@ import type { Ray, Solid } from './rays'
 export interface Struck {
   readonly ray: Ray
   readonly region: Region
+  /** What it is of, once it was struck: a copy is of the same, unless it was said otherwise. */
+  readonly material?: Material
   /** Ends that were given, not found: the corners of a diamond. */
   readonly ends?: { readonly start: End; readonly end: End }
   /** Such ends were moved with it: the field may end it before them. */

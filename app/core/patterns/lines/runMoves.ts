@@ -198,7 +198,8 @@ export function runMoves(layout: LaidOut, base: readonly Strip[]): MovesMade {
         if (!told.some(({ code }) => code === 'missesField')) told.push({ code: 'missesField' })
         return
       }
-      const strip = stripFrom(move.id, i + 1, count + 1, each, ends, material)
+      const stuff = move.material === null ? (each.material ?? material) : material
+      const strip = stripFrom(move.id, i + 1, count + 1, each, ends, stuff)
       if (!faceOf(strip)) {
         // of a family what a corner leaves too little of is no loss; one line that leaves nothing is
         const alone = !('clear' in move)
@@ -209,7 +210,7 @@ export function runMoves(layout: LaidOut, base: readonly Strip[]): MovesMade {
         twice.push(id)
         return
       }
-      kept.push(each)
+      kept.push({ ...each, material: stuff })
       count += 1
       moveOf[id] = move.id
       if (off.has(id)) return

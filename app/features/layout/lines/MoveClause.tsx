@@ -78,7 +78,7 @@ export function MoveClause({ move, nth, cost }: { move: Move; nth: number; cost:
   const made = plan.layout.moves?.moves.find(({ id }) => id === move.id)
   const strips = made?.stripIds.length ?? 0
   const parts = breakable(move) && strips > 0
-  // kept, and greyed: its words stay readable and its controls work
+  // kept, and grayed: its words stay readable and its controls work
   const strikes = move.on && (strips > 0 || (made?.issues.length ?? 0) === 0)
   return (
     <Clause $off={!move.on} aria-label={`Move ${nth}: ${moveName(move.kind)}`} data-move={move.id}>
@@ -105,7 +105,12 @@ export function MoveClause({ move, nth, cost }: { move: Move; nth: number; cost:
           label="Material of the strips"
           value={move.material ?? 'own'}
           options={[
-            { id: 'own', text: `the same ${materialName(plan.layout.battenMaterial.id, wording)}` },
+            {
+              id: 'own',
+              text: copies(move)
+                ? 'the same stuff as what it copies'
+                : `the same ${materialName(plan.layout.battenMaterial.id, wording)}`,
+            },
             ...workpiece.settings.materials.map(({ id }) => ({ id, text: materialName(id, wording) })),
           ]}
           onChange={(id) => edit(putMove(workpiece, { ...move, material: id === 'own' ? null : id }), 'done')}
@@ -154,6 +159,10 @@ export function MoveClause({ move, nth, cost }: { move: Move; nth: number; cost:
       {parts && lines.moves.length - 1 + strips > LIMITS.moves ? <Soft>{text.brokenTooMany}</Soft> : null}
     </Clause>
   )
+}
+
+function copies({ kind }: Move): boolean {
+  return kind === 'repeat' || kind === 'mirror'
 }
 
 function breakable({ kind }: Move): boolean {
