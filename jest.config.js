@@ -16,6 +16,8 @@ const base = {
   moduleNameMapper: { '^~/(.*)$': '<rootDir>/app/$1', '\\.css$': '<rootDir>/tests/empty.cjs' },
 }
 export default {
+  // only against hanging: how quick a thing is belongs to the bench, and machines differ
+  testTimeout: 600_000,
   coverageProvider: 'babel',
   collectCoverageFrom: ['app/**/*.{ts,tsx}', '!app/**/*.d.ts'],
   projects: [

@@ -4,13 +4,18 @@ import { prepare, run } from './prepare.mjs'
 
 const CHROMIUM = '/usr/bin/chromium'
 const results = { passed: 0, failed: 0 }
+/** What failed, said once more at the end: the rest may scroll away. */
+const failures = []
 
 /** One check that either holds or not. */
 function check(name, command, args, env = {}) {
   console.log(`\n== ${name}`)
   const { status } = spawnSync(command, args, { stdio: 'inherit', env: { ...process.env, ...env } })
   if (status === 0) results.passed++
-  else results.failed++
+  else {
+    results.failed++
+    failures.push(name)
+  }
   return status === 0
 }
 
@@ -19,11 +24,17 @@ function suite(name, command, args, report, count, env = {}) {
   console.log(`\n== ${name}`)
   rmSync(report, { force: true })
   const { status } = spawnSync(command, args, { stdio: 'inherit', env: { ...process.env, ...env } })
-  const { passed, failed } = existsSync(report)
+  const { passed, failed, names } = existsSync(report)
     ? count(JSON.parse(readFileSync(report, 'utf8')))
-    : { passed: 0, failed: 1 }
+    : { passed: 0, failed: 1, names: [`${name}: no report`] }
+  failures.push(...names)
   results.passed += passed
   results.failed += failed === 0 && status !== 0 ? 1 : failed
+}
+
+function failedSpecs({ specs = [], suites = [] }) {
+  const bad = specs.filter(({ ok, tests }) => !ok || tests.some(({ status }) => status === 'flaky'))
+  return [...bad.map(({ file, title }) => `${file} › ${title}`), ...suites.flatMap(failedSpecs)]
 }
 
 function ensureChromium() {
@@ -48,18 +59,26 @@ suite(
   'npx',
   ['jest', '--json', '--outputFile=test-results/unit.json'],
   'test-results/unit.json',
-  ({ numPassedTests, numFailedTests, numRuntimeErrorTestSuites }) => ({
+  ({ numPassedTests, numFailedTests, numRuntimeErrorTestSuites, testResults }) => ({
     passed: numPassedTests,
     failed: numFailedTests + numRuntimeErrorTestSuites,
+    names: testResults.flatMap(({ name: file, status, assertionResults, message }) => {
+      const bad = assertionResults.filter((each) => each.status === 'failed')
+      const said = bad.map((each) => `${file} › ${each.fullName}: ${String(each.failureMessages[0]).slice(0, 600)}`)
+      return status === 'failed' && bad.length === 0 ? [`${file}: ${String(message).slice(0, 600)}`] : said
+    }),
   }),
 )
 if (check('build', 'npx', ['react-router', 'build'], { NODE_ENV: 'production' })) {
   check('attack', 'npx', ['tsx', 'scripts/attack/index.ts', '--small'])
-  suite('browser tests', 'npx', ['playwright', 'test'], 'test-results/e2e.json', ({ stats }) => ({
+  suite('browser tests', 'npx', ['playwright', 'test'], 'test-results/e2e.json', ({ stats, suites }) => ({
     passed: stats.expected,
     failed: stats.unexpected + stats.flaky,
+    names: suites.flatMap(failedSpecs),
   }))
 } else results.failed++
+
+if (failures.length > 0) console.log(`\nFailed:\n${failures.map((each) => `  ${each}`).join('\n')}`)
 
 console.log(`\n${results.passed} passed, ${results.failed} failed`)
 process.exit(results.failed === 0 ? 0 : 1)

@@ -38,7 +38,7 @@ describe('npm run plan', () => {
     })
     expect(said.closing.difference).toBe(0)
     expect(said.boards.every((b: { proven: boolean }) => b.proven)).toBe(true)
-  }, 30_000)
+  })
 
   test('a bad file: one line per problem with its path, nothing on standard output, exit 2', () => {
     const job = JSON.parse(readFileSync(demo, 'utf8'))
@@ -57,7 +57,7 @@ describe('npm run plan', () => {
       stderr: ['/nowhere.json: there is no such file.'],
     })
     expect(plan()).toMatchObject({ status: 2 })
-  }, 30_000)
+  })
   test('several files: a line each with its file, and one that is bad stops none of the others', () => {
     const { status, stdout, stderr } = plan(demo, '/nowhere.json', 'examples/metric-study.regla.json')
     const lines = stdout.trim().split('\n')
@@ -65,5 +65,5 @@ describe('npm run plan', () => {
     expect(JSON.parse(lines[0] ?? '').format).toBe('regla-plan')
     expect(status).toBe(2)
     expect(stderr).toEqual(['/nowhere.json: there is no such file.'])
-  }, 60_000)
+  })
 })

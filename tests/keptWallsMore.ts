@@ -59,7 +59,7 @@ export const MORE_KEPT_WALLS: Readonly<Record<string, Workpiece>> = {
   gridByStockShort: wallOf({ width: inches(192) }, gridOf()),
   gridJustLonger: wallOf({ width: inches(192.5) }, gridOf({ border: 'miter' })),
   gridNoBoards: wallOf({ width: inches(260) }, gridOf(), {
-    shop: { kerf: inches(0.125), swing: 50, endTrim: inches(1), offers: [] },
+    shop: { ...wallOf().settings.shop, endTrim: inches(1), offers: [] },
   }),
   endTrimmed: wallOf(
     { width: inches(191) },

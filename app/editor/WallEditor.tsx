@@ -1,7 +1,10 @@
 import { createContext, useContext, useDeferredValue, useEffect, useMemo, useState } from 'react'
 import { useStore } from 'zustand'
+import { boardRowsOf, isAsReleased, releaseOf } from '~/core/asbuilt/release'
 import type { Plan } from '~/core/computePlan'
+import { toRelease } from '~/core/cutting/toRelease'
 import { applyEdits } from '~/core/edits/applyEdit'
+import type { CutRow } from '~/core/pieces'
 import type { Wording } from '~/messages'
 import type { Act, Edit, PageHistory, StoredDocument, WallDocument, Workpiece } from '~/model'
 import { planOf, wordingOf } from './planOf'
@@ -107,6 +110,17 @@ export function usePreview(): Plan | null {
   )
 }
 
+/** What boards are planned for: the list at the saw as long as the layout is what it was, else the plan's. */
+function useWantedRows(plan: Plan, workpiece: Workpiece): readonly CutRow[] {
+  const acts = useStore(useOutbox().store, (state) => state.acts)
+  const release = useMemo(() => releaseOf(acts), [acts])
+  const holds = useMemo(
+    () => release !== null && isAsReleased(release, toRelease(plan, workpiece)),
+    [release, plan, workpiece],
+  )
+  return useMemo(() => (release && holds ? boardRowsOf(release) : plan.cutList), [release, holds, plan])
+}
+
 /** What panels see: one value a change, plan and boards with it. */
 function ShownProvider({ identity, children }: { identity: WallIdentity; children: React.ReactNode }) {
   const { edit, saveNow, restore, select, lookAt, reportUnread } = useWallStore()
@@ -117,10 +131,11 @@ function ShownProvider({ identity, children }: { identity: WallIdentity; childre
   const workpiece = trails ? trailing : shown
   const held = useWallState((state) => state.held)
   const plan = planOf(workpiece)
-  const cut = useAtRest(plan.cutList, held)
+  const wanted = useWantedRows(plan, workpiece)
+  const cut = useAtRest(wanted, held)
   const found = useBoards(cut, workpiece.settings)
   // boards that rest are those of the wall before the pull: they must not pass for this one's
-  const rests = cut !== plan.cutList
+  const rests = cut !== wanted
   const boards = useMemo(() => (rests ? { ...found, searching: true, rests: true } : found), [found, rests])
   const editor = useMemo((): WallEditor => {
     const wording = wordingOf(workpiece)

@@ -12,6 +12,7 @@ const WHERE: Readonly<Record<Counted, string>> = {
   itemRows: 'rows of letters or hooks a wall takes',
   items: 'letters or hooks a row takes',
   materials: 'materials a job has',
+  sheets: 'sheets a job has on its list',
   offers: 'boards a job has on its list',
   rooms: 'rooms a job has',
   wallsInRoom: 'walls a room has, those put away too',

@@ -27,6 +27,8 @@ const PARTS: Readonly<Record<ChangedPart, string>> = {
   'design.rows': 'rows',
   'design.boxes': 'boxes',
   'design.lines': 'lines',
+  'design.joints': 'joints',
+  'design.backer': 'backer',
   'design.companions': 'arches and letters',
   'design.rails': 'rails',
   'design.through': 'what runs through',

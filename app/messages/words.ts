@@ -155,6 +155,11 @@ export function capital(text: string): string {
   return text.replace(/^./, (letter) => letter.toUpperCase())
 }
 
+/** a, b and c. */
+export function listed(words: readonly string[]): string {
+  return words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`
+}
+
 /** 1 batten, 5 battens. */
 export function count(n: number, one: string, many = `${one}s`): string {
   return `${n} ${n === 1 ? one : many}`

@@ -1,9 +1,11 @@
 import { z } from 'zod'
 import { storedLength } from './lengthSchema'
+import { LIMITS } from './limits'
+import { FLAW_AT, FLAWS, releasedPieceSchema } from './release'
 
 /**
- * What a person did at the wall. Never changed and never taken back by undo: what is no longer so is an act of its own. Made
- * when it is wanted: pages need only its type.
+ * What a person did at the wall or at the saw. Never changed and never taken back by undo: what is no longer so is an act of its own.
+ * Made when it is wanted: pages need only its type.
  */
 export function actSchema() {
   const done = {
@@ -12,6 +14,8 @@ export function actSchema() {
     /** Milliseconds since 1970, by the clock of whoever did it. */
     doneAt: z.number().int().min(0).max(8_640_000_000_000_000),
   }
+  /** One piece of a released list, by the release's id and the piece's name. */
+  const ofPiece = { ...done, release: z.string().min(8).max(64), piece: z.string().min(1).max(24) }
   return z.discriminatedUnion('kind', [
     z.strictObject({
       ...done,
@@ -23,10 +27,33 @@ export function actSchema() {
     }),
     /** All pieces of the wall are cut, or are not after all. */
     z.strictObject({ ...done, kind: z.enum(['cut', 'uncut']) }),
+    /** The cut list as it goes to the saw, frozen from the revisions of the survey, the design and the settings. The act's id is the release's. */
+    z.strictObject({
+      ...done,
+      kind: z.literal('released'),
+      revisions: z.array(z.number().int().min(0)).max(3),
+      pieces: z.array(releasedPieceSchema()).min(1).max(LIMITS.released),
+    }),
+    /** The piece is cut, or is not after all; it is up on the wall, or is not after all. */
+    z.strictObject({ ...ofPiece, kind: z.enum(['pieceCut', 'pieceUncut', 'pieceUp', 'pieceDown']) }),
+    /** What its opening was read at on the wall; null takes the reading back. */
+    z.strictObject({ ...ofPiece, kind: z.literal('readTrue'), length: storedLength.nullable() }),
+    /** It was spoiled: another is cut, from an offcut that holds it or from a new board. */
+    z.strictObject({ ...ofPiece, kind: z.literal('spoiled'), from: z.enum(['spare', 'board']) }),
+    z.strictObject({ ...ofPiece, kind: z.literal('unspoiled'), spoiled: z.string().min(8).max(64) }),
+    /** A board as it came home: what is the matter with it, by its number in the board plan; null where nothing is after all. */
+    z.strictObject({
+      ...done,
+      kind: z.literal('flawed'),
+      materialId: z.string().min(1).max(64),
+      board: z.number().int().min(1).max(10_000),
+      flaw: z.strictObject({ flaw: z.enum(FLAWS), at: z.enum(FLAW_AT) }).nullable(),
+    }),
   ])
 }
 export type Act = z.output<ReturnType<typeof actSchema>>
 export type MarkAct = Extract<Act, { strip: string }>
+export type Released = Extract<Act, { kind: 'released' }>
 
 /** How many acts one request brings at most. */
 export const ACTS_AT_ONCE = 200

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { backerSchema } from './backer'
 import { companionsSchema, NO_COMPANIONS } from './companions'
 import { FLAT_WAYS } from './flatness'
 import { LIMITS } from './limits'
@@ -37,6 +38,10 @@ const PROUD_WAYS = ['leave', 'backBevel', 'ledger'] as const
 /** How a run longer than the boards is joined: scarfed or butted; mitered across the face at 45 or at 22 1/2 degrees. */
 export const RAIL_JOINTS = ['scarf', 'butt', 'miter', 'miterHalf'] as const
 export type RailJoint = (typeof RAIL_JOINTS)[number]
+
+/** How one run is joined: as the wall's runs are, in its own way, or not at all. */
+const RUN_JOINTS = ['asWall', ...RAIL_JOINTS, 'none'] as const
+export type RunJoint = (typeof RUN_JOINTS)[number]
 
 /** Ways of fixing a strip. */
 export const FIXINGS = [
@@ -114,6 +119,18 @@ function ownShape(length: LengthSchema) {
     /** Left out of matching and of the order of fitting: the room's other walls are settled without it. */
     apart: z.boolean().default(false),
     judgement: judgementSchema(length).default(STARTING_JUDGEMENT),
+    /**
+     * What was said of the joints of one run, by its strip's id: its kind, and where its joints lie, along the run's own direction
+     * from the wall's origin (for a level run from the left corner). No places: they go by rule.
+     */
+    joints: z
+      .record(
+        z.string().min(1).max(140),
+        z.strictObject({ joint: z.enum(RUN_JOINTS), at: z.array(length).max(LIMITS.joints) }),
+      )
+      .default({}),
+    /** A skin of sheets under the trim. */
+    backer: backerSchema(length).nullable().default(null),
     /** What goes on the wall besides the trim. */
     companions: companionsSchema(length).default(NO_COMPANIONS),
   }
@@ -183,6 +200,8 @@ export const OWN_KEYS = [
   'locked',
   'apart',
   'judgement',
+  'joints',
+  'backer',
   'companions',
 ] as const satisfies (keyof Own)[]
 export const PLACED_KEYS = ['sectionOwn', 'shift', 'schools', 'fillers'] as const satisfies (keyof Placed)[]
@@ -282,6 +301,8 @@ export function startingDesign(materials: readonly { readonly id: string }[] = S
       locked: false,
       apart: false,
       judgement: STARTING_JUDGEMENT,
+      joints: {},
+      backer: null,
       companions: NO_COMPANIONS,
       placed: {},
     },

@@ -17,6 +17,10 @@ export const LIMITS = {
   flatness: 100,
   materials: 60,
   offers: 400,
+  sheets: 30,
+  /** Joints of one run that are placed by hand; pieces of one release. */
+  joints: 12,
+  released: 2_000,
   rails: 12,
   rows: 40,
   strips: 400,
@@ -54,5 +58,6 @@ export type Counted =
   | 'items'
   | 'materials'
   | 'offers'
+  | 'sheets'
   | 'rooms'
   | 'wallsInRoom'

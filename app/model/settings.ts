@@ -3,6 +3,7 @@ import { LIMITS } from './limits'
 import { inches, tapesFor, TAPES, UNITS } from '~/length'
 import { type LengthSchema, notNegative, storedLength } from './lengthSchema'
 import { materialSchema } from './material'
+import { USUAL_SAW, USUAL_TOOLS } from './saw'
 import { shopSchema, USUAL_SWING, usualOffers } from './shop'
 import { STOCK_LIST } from './stockList'
 
@@ -49,6 +50,10 @@ export function startingSettings(units: Settings['units'], tape: Settings['tape'
       endTrim: inches(0),
       swing: USUAL_SWING,
       offers: STOCK_LIST.flatMap((material) => usualOffers(material.id, units)),
+      saw: USUAL_SAW,
+      tools: [...USUAL_TOOLS],
+      sheets: [],
+      ripped: {},
     },
   }
 }

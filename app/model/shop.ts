@@ -3,6 +3,7 @@ import { LIMITS } from './limits'
 import { inches, millimeters, type Units } from '~/length'
 import { type LengthSchema, notNegative, positive } from './lengthSchema'
 import { idSchema } from './material'
+import { sawSchema, sheetSchema, TOOLS, USUAL_SAW, USUAL_TOOLS } from './saw'
 
 /** Where most saws stop. Common practice, no source. */
 export const USUAL_SWING = 50
@@ -26,6 +27,12 @@ export function shopSchema(length: LengthSchema) {
         }),
       )
       .max(LIMITS.offers),
+    saw: sawSchema(length).default(USUAL_SAW),
+    /** What the crew has to cut with. */
+    tools: z.array(z.enum(TOOLS)).max(TOOLS.length).default([...USUAL_TOOLS]),
+    sheets: z.array(sheetSchema(length)).max(LIMITS.sheets).default([]),
+    /** Strips that are ripped from a sheet rather than bought, by their material's id: the sheet's id. */
+    ripped: z.record(idSchema, idSchema).default({}),
   })
 }
 

@@ -1,5 +1,6 @@
-import { and, asc, eq, inArray } from 'drizzle-orm'
+import { and, asc, eq, inArray, notInArray } from 'drizzle-orm'
 import { z } from 'zod'
+import { wallIsCut } from '~/core/asbuilt/release'
 import { type Act, ACTS_AT_ONCE, actSchema } from '~/model'
 import type { Database } from './db/database.server'
 import { acts } from './db/schema.server'
@@ -31,6 +32,12 @@ export function recordActs(
   return true
 }
 
+type Row = typeof acts.$inferSelect
+
+function asAct({ id, kind, doneAt, body }: Pick<Row, 'id' | 'kind' | 'doneAt' | 'body'>): Act {
+  return ACT.parse({ id, kind, doneAt, ...JSON.parse(body) })
+}
+
 /** What was done at a wall, oldest first. */
 export function actsOf(db: Database, wallId: string): Act[] {
   return db
@@ -39,17 +46,21 @@ export function actsOf(db: Database, wallId: string): Act[] {
     .where(eq(acts.wallId, wallId))
     .orderBy(asc(acts.doneAt), asc(acts.createdAt))
     .all()
-    .map(({ id, kind, doneAt, body }) => ACT.parse({ id, kind, doneAt, ...JSON.parse(body) }))
+    .map(asAct)
 }
 
-/** Which of these walls were said to be cut. */
+/** Marks have nothing to do with whether a wall is cut, and there are many of them. */
+const MARKS = ['marked', 'unmarked', 'flawed']
+
+/** Which of these walls are cut: said to be, or all of their list ticked. */
 export function cutWalls(db: Database, wallIds: readonly string[]): Set<string> {
   const rows = db
-    .select({ wallId: acts.wallId, kind: acts.kind })
+    .select()
     .from(acts)
-    .where(and(inArray(acts.wallId, [...wallIds]), inArray(acts.kind, ['cut', 'uncut'])))
+    .where(and(inArray(acts.wallId, [...wallIds]), notInArray(acts.kind, MARKS)))
     .orderBy(asc(acts.doneAt), asc(acts.createdAt))
     .all()
-  const last = new Map(rows.map(({ wallId, kind }) => [wallId, kind]))
-  return new Set([...last].flatMap(([wallId, kind]) => (kind === 'cut' ? [wallId] : [])))
+  const byWall = new Map<string, Act[]>()
+  for (const row of rows) byWall.set(row.wallId, [...(byWall.get(row.wallId) ?? []), asAct(row)])
+  return new Set([...byWall].flatMap(([wallId, done]) => (wallIsCut(done) ? [wallId] : [])))
 }

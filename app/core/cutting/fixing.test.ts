@@ -51,7 +51,7 @@ describe('a caution that can hurt: nothing is driven over a keep-out', () => {
       }),
       { numRuns: runs(150) },
     )
-  }, 60_000)
+  })
 
   test('a rail over a cable: nails, but not there; its studs there do not count', () => {
     const switchAt = thing('switch', 46, 76, 4, 4.5)

@@ -126,7 +126,7 @@ describe('heat on a wall', () => {
       }),
       { numRuns: runs(100) },
     )
-  }, 120_000)
+  })
 
   test('a chimney breast parts the wall: nothing runs across it, and the sides have gaps of their own', () => {
     const breast = thing('chimneyBreast', 31, 0, 51, 95)

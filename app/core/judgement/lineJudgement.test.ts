@@ -70,7 +70,7 @@ describe('nudging a field of lines', () => {
       ),
       { numRuns: 12 },
     )
-  }, 300_000)
+  })
 })
 
 describe('how it looks, in numbers', () => {

@@ -132,7 +132,7 @@ describe('what a button says is what comes when it is pressed', () => {
     )
     // the walls offer most of them, so that the law is about something
     expect(seen.size).toBeGreaterThan(14)
-  }, 600_000)
+  })
 
   test('law: proposals: strips, gap, shift, and what they clear', () => {
     fc.assert(
@@ -162,7 +162,7 @@ describe('what a button says is what comes when it is pressed', () => {
       }),
       { numRuns: runs(80) },
     )
-  }, 600_000)
+  })
 
   test('law: heights: the height, the pieces, and so many from a board', () => {
     fc.assert(
@@ -188,7 +188,7 @@ describe('what a button says is what comes when it is pressed', () => {
       }),
       { numRuns: runs(60) },
     )
-  }, 600_000)
+  })
 
   test('law: counts, cells and lines to align with', () => {
     fc.assert(
@@ -224,7 +224,7 @@ describe('what a button says is what comes when it is pressed', () => {
       }),
       { numRuns: runs(90) },
     )
-  }, 600_000)
+  })
 
   test('law: matches: every wall has the count and the gap that was said', () => {
     const checked = (walls: { id: string; workpiece: Workpiece }[], match: Match) => {
@@ -252,5 +252,5 @@ describe('what a button says is what comes when it is pressed', () => {
       }),
       { numRuns: runs(80) },
     )
-  }, 600_000)
+  })
 })

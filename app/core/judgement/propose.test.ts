@@ -120,7 +120,7 @@ describe('differential: the search against a slow brute force on small walls', (
     const clear = bruteForce(workpiece).filter(({ hits }) => hits === 0)
     const nearest = Math.min(...clear.map(({ off }) => off))
     expect(Math.abs(propose(workpiece).proposals[0]?.offWish ?? NaN)).toBeCloseTo(nearest, -1)
-  }, 60_000)
+  })
 })
 
 describe('proposals', () => {

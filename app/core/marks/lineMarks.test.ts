@@ -130,7 +130,7 @@ describe('marks of struck lines', () => {
       { numRuns: runs(60) },
     )
     expect(marked).toBeGreaterThan(100)
-  }, 600_000)
+  })
 })
 
 describe('the order they go on in', () => {
@@ -183,7 +183,7 @@ describe('the order they go on in', () => {
       }),
       { numRuns: runs(40) },
     )
-  }, 300_000)
+  })
 })
 
 describe('slants, move by move', () => {

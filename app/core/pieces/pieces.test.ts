@@ -5,7 +5,6 @@ import { boundsOf, movedFrom, type Point, signedArea, unitVector } from '../geom
 import { buildCutList, rowLabel } from './cutList'
 import { faceFromCard } from './card'
 import { type Piece, type PieceSpec, placePiece } from './piece'
-import { splitRun } from './splitRun'
 
 function slanted(directionDeg: number, run: number, width: number, startDeg = 90, endDeg = 90): PieceSpec {
   return {
@@ -120,47 +119,6 @@ describe('law D4: lengths and saw settings rebuild the polygon', () => {
       piece.polygon.map(({ x, y }) => [toInches(x), toInches(y)] as [number, number]),
     )
     expect(library.area()).toBeCloseTo(signedArea(piece.polygon) / 25_400_000 ** 2, 6)
-  })
-})
-
-/** What the runs are of. */
-const STUFF = { thickness: inches(0.75), faceWidth: inches(2.5) }
-
-describe('runs longer than the boards', () => {
-  const lengths = (parts: ReturnType<typeof splitRun>) => parts.map(({ from, to }) => toInches(to - from))
-
-  // B6: common practice, no source; arithmetic checked by hand
-  test('B6: 264 from 144, scarf at 45 degrees through 3/4: two boards, 23 1/4 left of the second', () => {
-    const parts = splitRun(inches(0), inches(264), inches(144), 'scarf', STUFF)
-    expect(lengths(parts)).toEqual([143.25, 120.75])
-    expect(parts[0]?.end).toEqual({ kind: 'scarf', bevelDeg: 45, hidden: inches(0.75) })
-    expect(parts[1]?.start).toEqual({ kind: 'scarf', bevelDeg: 45, hidden: 0 })
-    expect(toInches(inches(144) - ((parts[1]?.to ?? 0) - (parts[1]?.from ?? 0)))).toBe(23.25)
-  })
-
-  test('a run that fits stays whole; a short rest is evened out with its neighbor', () => {
-    expect(splitRun(inches(0), inches(144), inches(144), 'butt', STUFF)).toHaveLength(1)
-    expect(lengths(splitRun(inches(0), inches(150), inches(144), 'butt', STUFF))).toEqual([75, 75])
-  })
-
-  test('law: parts cover the run without overlap and no part outgrows the board', () => {
-    fc.assert(
-      fc.property(
-        fc.integer({ min: 50, max: 900 }),
-        fc.integer({ min: 60, max: 200 }),
-        fc.boolean(),
-        (run, board, scarf) => {
-          const parts = splitRun(inches(0), inches(run), inches(board), scarf ? 'scarf' : 'butt', STUFF)
-          expect(parts[0]?.from).toBe(0)
-          expect(parts[parts.length - 1]?.to).toBe(inches(run))
-          parts.forEach((part, i) => {
-            if (i > 0) expect(part.from).toBe(parts[i - 1]?.to)
-            const hidden = part.end.kind === 'scarf' ? part.end.hidden : 0
-            expect(part.to - part.from + hidden).toBeLessThanOrEqual(inches(board))
-          })
-        },
-      ),
-    )
   })
 })
 

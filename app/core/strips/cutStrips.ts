@@ -1,5 +1,5 @@
 import { nearestNanometer } from '~/length'
-import { liesApart, type Line, movedFrom, type Polygon, unitVector } from '../geometry'
+import { liesApart, type Line, movedFrom, type Point, type Polygon, unitVector } from '../geometry'
 import type { Field } from '../layout/field'
 import {
   type EndsAt,
@@ -11,11 +11,11 @@ import {
   placePiece,
   FACE_ANGLE,
   ROLES,
-  splitRun,
   treatmentOf,
 } from '../pieces'
 import type { Obstacle } from '../survey/obstacles'
 import { type Crossing, crossingsOf, landsOn, type ThroughRule } from './crossings'
+import { jointOf, runParts } from './joinRun'
 import { lapPieces } from './laps'
 import { miterEnds } from './miterEnds'
 import { type Lie, specOf, type Strip, wholePiece } from './strip'
@@ -105,12 +105,24 @@ function partSpec(strip: Strip, part: Part, { settings }: Field): PieceSpec {
   }
 }
 
+/** A strip cut into pieces, and where its joints lie on the wall. */
+interface CutStrip {
+  readonly pieces: readonly Piece[]
+  readonly joints: readonly Point[]
+}
+
 /** Cuts one strip: ended, notched, and joined where it outgrows the boards. */
-function cutStrip(strip: Strip, obstacles: readonly Obstacle[], field: Field): Piece[] {
+function cutStrip(
+  strip: Strip,
+  obstacles: readonly Obstacle[],
+  field: Field,
+  others: readonly Point[],
+): CutStrip {
   const { parts, notched } = partsOf(strip, obstacles, field)
   const longest = field.longest.get(strip.material.id) ?? null
-  const { thickness } = strip.material
+  const joint = jointOf(field.design, strip.id)
   const pieces: Piece[] = []
+  const joints: Point[] = []
   const keep = (bare: Piece | null, ofSpec: PieceSpec) => {
     if (!bare || bare.longLength < SHORTEST) return
     const inside = notched.filter(({ from, to }) => overlapsAlong(bare, strip, from, to))
@@ -135,46 +147,37 @@ function cutStrip(strip: Strip, obstacles: readonly Obstacle[], field: Field): P
     const isAll = part.alsoStart.length + part.alsoEnd.length === 0 && !startCut && !endCut
     const whole = isAll ? wholePiece(strip, field.settings.fit) : placePiece(wholeSpec)
     if (!whole) return
-    if (!strip.joins || longest === null || whole.cutLength <= longest) return keep(whole, wholeSpec)
+    if (!strip.joins || longest === null || whole.cutLength <= longest || joint === null)
+      return keep(whole, wholeSpec)
     const from = startAlong(whole, strip)
-    const runs = splitRun(
-      nearestNanometer(from),
-      nearestNanometer(from + whole.longLength),
-      // what a corner hides behind the face comes off the board as well
-      nearestNanometer(longest - (whole.cutLength - whole.longLength)),
-      field.design.railJoint,
-      { thickness, faceWidth: strip.faceWidth, places: strip.joinsOnStuds ? studsAlong(strip, field) : [] },
-    )
-    runs.forEach((run, i) => {
+    const run = { from: nearestNanometer(from), to: nearestNanometer(from + whole.longLength) }
+    // what a corner hides behind the face comes off the board as well
+    const room = nearestNanometer(longest - (whole.cutLength - whole.longLength))
+    const runs = runParts(strip, run, room, field, others)
+    runs.forEach((each, i) => {
       const across = (at: number): Line => ({
         through: movedFrom(strip.center, strip.directionDeg, at, 0),
-        directionDeg: strip.directionDeg + 90 + FACE_ANGLE[field.design.railJoint],
+        directionDeg: strip.directionDeg + 90 + FACE_ANGLE[joint],
       })
       const first = i === 0
       const last = i === runs.length - 1
       const { startCut: _start, endCut: _end, ...bare } = wholeSpec
+      if (!first) joints.push(movedFrom(strip.center, strip.directionDeg, each.from, 0))
       const runSpec: PieceSpec = {
         ...bare,
-        ...(first ? {} : { startLine: across(run.from), alsoStart: [] }),
-        ...(last ? {} : { endLine: across(run.to), alsoEnd: [] }),
+        ...(first ? {} : { startLine: across(each.from), alsoStart: [] }),
+        ...(last ? {} : { endLine: across(each.to), alsoEnd: [] }),
         startsAt: first ? part.startsAt : 'joint',
         endsAt: last ? part.endsAt : 'joint',
         ...(first && startCut ? { startCut } : {}),
         ...(last && endCut ? { endCut } : {}),
-        ...(run.start.kind === 'scarf' ? { startCut: run.start } : {}),
-        ...(run.end.kind === 'scarf' ? { endCut: run.end } : {}),
+        ...(each.start.kind === 'scarf' ? { startCut: each.start } : {}),
+        ...(each.end.kind === 'scarf' ? { endCut: each.end } : {}),
       }
       keep(placePiece(runSpec), runSpec)
     })
   })
-  return pieces
-}
-
-/** Where the middles of studs lie along a strip, in order. */
-function studsAlong({ center, directionDeg }: Lie, { survey }: Field): number[] {
-  const u = unitVector(directionDeg)
-  if (Math.abs(u.x) < 1e-6) return []
-  return survey.behind.studs.map((x) => (x - center.x) / u.x).sort((a, b) => a - b)
+  return { pieces, joints }
 }
 
 function startAlong(piece: Piece, strip: Lie): number {
@@ -209,6 +212,11 @@ function named(stripId: string, cut: readonly { part: string; pieces: readonly P
       }
     }),
   )
+}
+
+/** What is joined comes first. */
+function rank({ joins }: Strip): number {
+  return joins ? 0 : 1
 }
 
 /** Overlaps thinner than this are where strips touch. */
@@ -248,11 +256,22 @@ export function cutStrips(wanted: readonly Strip[], field: Field, rule?: Through
     faces.set(index, made)
     return made
   }
-  const cut = new Map<string, { part: string; pieces: Piece[] }[]>()
-  strips.forEach((strip, index) => {
+  // runs one above another stagger their joints from the lowest up, wherever they stand in the list
+  const inTurn = strips
+    .map((strip, index) => ({ strip, index }))
+    .sort((a, b) => rank(a.strip) - rank(b.strip) || a.strip.center.y - b.strip.center.y)
+  const done = new Map<number, CutStrip>()
+  const joints: Point[] = []
+  for (const { strip, index } of inTurn) {
     const met = strip.yields ? strips.flatMap((other, i) => (other.yields ? [] : [i])) : (lands[index] ?? [])
     const crossed = met.flatMap(facesAt)
-    const pieces = cutStrip(strip, [...field.obstacles, ...crossed], field)
+    const made = cutStrip(strip, [...field.obstacles, ...crossed], field, joints)
+    joints.push(...made.joints)
+    done.set(index, made)
+  }
+  const cut = new Map<string, { part: string; pieces: readonly Piece[] }[]>()
+  strips.forEach((strip, index) => {
+    const { pieces } = done.get(index) ?? { pieces: [] }
     const before = cut.get(strip.id)
     if (before) before.push({ part: strip.part, pieces })
     else cut.set(strip.id, [{ part: strip.part, pieces }])

@@ -35,8 +35,6 @@ export interface Strip {
   readonly yields?: true
   /** It may run to a point where a corner leaves less than its width. */
   readonly mayPoint?: true
-  /** Where it is joined, that is on a stud if one lies within the board's last part. */
-  readonly joinsOnStuds?: true
   /** What it was made with, in one act; and what was said of its crossings with others, by their ids or that of their group. */
   readonly group?: string
   readonly crosses?: Readonly<Record<string, OwnMeets>>

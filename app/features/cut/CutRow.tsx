@@ -1,208 +1,168 @@
-import { useMemo } from 'react'
+import { Check, ChevronDown } from 'lucide-react'
+import { memo } from 'react'
+import { Button as AriaButton } from 'react-aria-components'
 import { styled } from 'styled-components'
-import { batchAdvice } from '~/core/cutting/batch'
-import { rowFixings } from '~/core/cutting/fixing'
-import { flatAdvice, type FlatAdvice } from '~/core/cutting/flat'
-import { type CutRow as Row, isUpright, type Piece } from '~/core/pieces'
-import { PiecePicture } from '~/drawing/view/PiecePicture'
-import { useSelected, useWallEditor } from '~/editor/WallEditor'
-import {
-  batchText,
-  capital,
-  endCutName,
-  fixingName,
-  fixingText,
-  flatAdviceText,
-  lapTexts,
-  materialName,
-  notchText,
-  pieceName,
-  say,
-  type Wording,
-} from '~/messages'
-import type { Workpiece } from '~/model'
+import type { CutCard } from '~/core/cutting/cutCards'
+import type { ReleasedState } from '~/core/asbuilt/release'
+import type { Piece } from '~/core/pieces'
+import { useWallEditor } from '~/editor/WallEditor'
+import { batchText, materialName, sawText, say } from '~/messages'
+import { Button } from '~/ui/Button'
 import { Fractions } from '~/ui/Fractions'
-import { RowButton } from '~/ui/Table'
-import { narrow, space, type } from '~/ui/theme'
+import { Row, Soft } from '~/ui/page'
+import { space, touch, type } from '~/ui/theme'
+import { CardCuts, CardHow } from './CardDetails'
+import { PieceTicks } from './PieceTicks'
+import { rowNames } from './rowNames'
+import type { RowState } from './useCutList'
 
-/** On a phone a row is a card of a few lines: what it is and how long, its ends; the rest opens with a press. */
-const Line = styled.tr`
-  ${narrow} {
-    && {
-      display: grid;
-      grid-template-columns: 48px minmax(0, 1fr) auto auto;
-      align-items: center;
-      gap: 2px ${space.s};
-      padding: ${space.s} 0;
-      border-bottom: 1px solid var(--line);
-      font-size: ${type.body};
-    }
-    && > td,
-    && > th {
-      padding: 0;
-      border: 0;
-      white-space: normal;
-      font-size: ${type.body};
-    }
-    && > td.number {
-      font-size: ${type.title};
-      font-weight: 750;
-    }
-    & > [data-part='piece'] {
-      grid-column: 2;
-    }
-    & > [data-part='ends'],
-    & > [data-part='how'] {
-      grid-column: 2 / -1;
-    }
-    &:not([data-lit]) [data-more] {
-      display: none;
-    }
+const Item = styled.li`
+  border-bottom: 1px solid var(--line);
+  &[data-lit] {
+    background: var(--chalk-wash);
   }
-`
-const How = styled.td`
-  & > [data-brief] {
+  & > [data-more] {
     display: none;
-    ${narrow} {
-      display: inline;
-    }
+    gap: ${space.xs};
+    padding: 0 ${space.s} ${space.m} 52px;
+  }
+  &[data-lit] > [data-more] {
+    display: grid;
   }
 `
-const Small = styled.p`
+const Line = styled.div`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  align-items: center;
+`
+const Opener = styled(AriaButton)`
+  display: grid;
+  grid-template-columns: 36px minmax(0, 1fr) auto 20px;
+  align-items: center;
+  gap: ${space.s};
+  min-height: 48px;
+  padding: ${space.xs} ${space.s};
+  border: 0;
+  background: none;
+  color: var(--ink);
+  text-align: left;
+  cursor: pointer;
+  & > b:first-child {
+    font-size: ${type.lead};
+  }
+  &[aria-expanded='true'] > svg {
+    transform: rotate(180deg);
+  }
+  ${touch} {
+    min-height: 52px;
+  }
+`
+const What = styled.span`
+  min-width: 0;
   font-size: ${type.body};
-  line-height: 1.35;
+  line-height: 1.25;
+  & small {
+    display: block;
+    font-size: ${type.small};
+    color: var(--ink-soft);
+  }
+`
+const Long = styled.span`
+  font-size: ${type.lead};
+  font-weight: 700;
+  white-space: nowrap;
+  & small {
+    font-size: ${type.body};
+    font-weight: 500;
+    color: var(--ink-soft);
+  }
+`
+const Tick = styled(Button)`
+  min-width: 92px;
 `
 
-/** Batten 1 to 11; or the names of the pieces in a row. */
-function rowNames(pieces: readonly Piece[], w: Wording): string {
-  const [first] = pieces
-  const last = pieces[pieces.length - 1]
-  if (!first || !last) return ''
-  const inRow = pieces.every(({ number }, i) => number === first.number + i)
-  const alike = pieces.every(({ role }) => role === first.role) && isUpright(first.role)
-  if (pieces.length > 2 && inRow && alike) return `${capital(first.role)}s ${first.number} to ${last.number}`
-  return pieces.map((piece) => pieceName(piece, w)).join(', ')
-}
-
-/** What is done about pieces that do not lie flat, those of one way together, told by the worst of them. */
-function flatAlike(pieces: readonly Piece[], workpiece: Workpiece) {
-  const groups = new Map<string, { advice: FlatAdvice; ids: string[] }>()
-  for (const advice of flatAdvice(pieces, workpiece)) {
-    const key = `${advice.behind.shape} ${advice.way} ${advice.tooFar}`
-    const known = groups.get(key)
-    const worst = known && known.advice.behind.depth >= advice.behind.depth ? known.advice : advice
-    groups.set(key, { advice: worst, ids: [...(known?.ids ?? []), advice.pieceId] })
-  }
-  return [...groups.values()]
-}
-
-/** Equal pieces in one row: what they are, how long, how many, how their ends are cut, how they are measured and fixed. */
-export function CutRow({
-  row,
-  pieces,
-  longest,
-}: {
-  row: Row
+export interface CutRowProps {
+  readonly card: CutCard
   /** The pieces of this row. */
-  pieces: readonly Piece[]
-  longest: number
-}) {
-  const { plan, wording, workpiece, select } = useWallEditor()
-  const selected = useSelected()
-  const lit = pieces.some(({ stripId }) => stripId === selected)
-  const [first] = pieces
-  const batched = batchAdvice(row, plan.pieces, workpiece)
-  const batch = batchText(batched, wording)
-  const fixings = rowFixings(row, pieces, workpiece)
-  const alike = useMemo(() => flatAlike(pieces, workpiece), [pieces, workpiece])
-  const ways = [...new Set(fixings.map(({ advice }) => fixingName(advice.fixing)))]
-  const pick = () => select(lit ? null : (first?.stripId ?? null))
-  const square = row.start.kind === 'square' && row.end.kind === 'square'
+  readonly pieces: readonly Piece[]
+  readonly lit: boolean
+  /** What happened to its pieces; nothing while the list is not released. */
+  readonly state: RowState | null
+  readonly details: readonly ReleasedState[]
+  readonly onPick: (card: CutCard) => void
+  readonly onCut: (names: readonly string[]) => void
+}
+
+/** Equal pieces in one row of the list: what they are, how many, how long; how they are cut, measured and fixed opens with a press. */
+function CutRowPlain({ card, pieces, lit, state, details, onPick, onCut }: CutRowProps) {
+  const { wording } = useWallEditor()
+  const { row, advice } = card
+  const many = row.pieceIds.length
+  const cut = state?.cut.length ?? 0
+  const done = state !== null && cut === state.names.length
+  const open = state?.names.filter((name) => !state.cut.includes(name)) ?? []
   return (
-    <Line
-      role="row"
+    <Item
       data-pick
       data-row={row.label}
       data-pieces={row.pieceIds.join(' ')}
       data-lit={lit || undefined}
-      onClick={pick}
+      data-done={done || undefined}
     >
-      <th role="rowheader" scope="row">
-        <RowButton onPress={pick} aria-expanded={lit} aria-label={`Row ${row.label}`}>
-          {row.label}
-        </RowButton>
-      </th>
-      <td role="cell" data-part="piece">
-        <PiecePicture card={row} longest={longest} width={150} />
-        <Small>{rowNames(pieces, wording)}</Small>
-        <Small>
+      <Line>
+        <Opener aria-expanded={lit} aria-label={`Row ${row.label}`} onPress={() => onPick(card)}>
+          <b>{row.label}</b>
+          <What>
+            {rowNames(pieces, wording)}
+            <small>
+              {batchText(advice, wording).name}
+              {state && cut > 0 && !done ? ` · ${sawText.cutOf(cut, many)}` : ''}
+            </small>
+          </What>
+          <Long>
+            <Fractions text={say(row.cutLength, wording)} /> <small>× {many}</small>
+          </Long>
+          <ChevronDown size={16} aria-hidden />
+        </Opener>
+        {state ? (
+          done ? (
+            <Soft as="span" style={{ minWidth: 92, textAlign: 'center' }}>
+              <Check size={18} aria-label="cut" /> cut
+            </Soft>
+          ) : (
+            <Tick
+              aria-label={`${sawText.cut}: ${open.length === 1 ? (open[0] ?? '') : `one of ${row.label}`}`}
+              onPress={() => onCut(open.slice(0, 1))}
+            >
+              {many === 1 ? sawText.cut : `${cut} / ${many}`}
+            </Tick>
+          )
+        ) : null}
+      </Line>
+      <div data-more data-part="how" data-batch={advice.advice}>
+        <Soft>
           <Fractions text={materialName(row.materialId, wording)} />
-        </Small>
-      </td>
-      <td role="cell" className="number">
-        <Fractions text={say(row.cutLength, wording)} />
-      </td>
-      <td role="cell" className="number">
-        × {row.pieceIds.length}
-      </td>
-      <td role="cell" data-part="ends">
-        <Small>
-          <Fractions
-            text={
-              square
-                ? 'both square, 0°'
-                : `${endCutName(row.start, row.faceWidth, wording)}; ${endCutName(row.end, row.faceWidth, wording)}`
-            }
-          />
-        </Small>
-        {lapTexts(row.laps, row.directionDeg, wording).map((text) => (
-          <Small key={text} data-lap>
-            <Fractions text={text} />
-          </Small>
-        ))}
-        {row.notches.map((notch, i) => (
-          <Small key={i} data-notch>
-            <Fractions text={notchText(notch, row.directionDeg, wording)} />
-          </Small>
-        ))}
-      </td>
-      <How role="cell" data-part="how" data-batch={batched.advice}>
-        <b>{batch.name}</b>
-        <span data-brief> · {ways.join(' or ')}</span>
-        <div data-more>
-          <Small>
-            <Fractions text={capital(batch.why)} />.
-          </Small>
-          {alike.map(({ advice, ids }) => (
-            <Small key={ids[0]} data-flat-way={advice.way}>
-              {ids.length < pieces.length ? (
-                <b>
-                  {rowNames(
-                    pieces.filter(({ id }) => ids.includes(id)),
-                    wording,
-                  )}
-                  :{' '}
-                </b>
-              ) : null}
-              <Fractions text={flatAdviceText(advice, wording)} />
-            </Small>
-          ))}
-          {fixings.map((fixing) => (
-            <Small key={fixing.pieceIds[0]} data-fixing={fixing.advice.fixing}>
-              {fixings.length > 1 ? (
-                <b>
-                  {rowNames(
-                    pieces.filter(({ id }) => fixing.pieceIds.includes(id)),
-                    wording,
-                  )}
-                  :{' '}
-                </b>
-              ) : null}
-              <Fractions text={fixingText(fixing, wording)} />
-            </Small>
-          ))}
-        </div>
-      </How>
-    </Line>
+        </Soft>
+        <CardCuts card={card} />
+        <CardHow card={card} pieces={pieces} />
+        {lit && state ? (
+          <Row>
+            <PieceTicks details={details} onCut={onCut} />
+          </Row>
+        ) : null}
+      </div>
+    </Item>
   )
 }
+
+export const CutRow = memo(
+  CutRowPlain,
+  (a, b) =>
+    a.card === b.card &&
+    a.pieces === b.pieces &&
+    a.lit === b.lit &&
+    a.onPick === b.onPick &&
+    a.onCut === b.onCut &&
+    JSON.stringify(a.state) === JSON.stringify(b.state) &&
+    (!b.lit || a.details === b.details),
+)

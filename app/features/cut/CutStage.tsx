@@ -1,132 +1,202 @@
-import { useMemo } from 'react'
-import { useStore } from 'zustand'
+import { useCallback, useMemo, useState } from 'react'
 import { styled } from 'styled-components'
-import { isCut } from '~/core/marks/marked'
+import { sawTrips } from '~/core/cutting/openings'
+import { type CutCard, cardGroups } from '~/core/cutting/cutCards'
+import { planSetups } from '~/core/cutting/setups'
+import { sawLimits } from '~/core/cutting/sawSetting'
 import { BoardRows } from '~/editor/BoardRows'
 import { Matters } from '~/editor/Matters'
 import { ReadyToCut } from '~/editor/ReadyToCut'
-import { newToken } from '~/editor/saving/browserSaver'
-import { useAwake } from '~/editor/useAwake'
-import { useOutbox, useWallEditor } from '~/editor/WallEditor'
+import { useSelected, useWallEditor } from '~/editor/WallEditor'
 import { WallStage } from '~/editor/WallStage'
-import { Column, Heading, Side, Split } from '~/editor/Workbench'
-import { count, cutText, markText, materialName, WORK_CAUTIONS } from '~/messages'
-import { Button } from '~/ui/Button'
+import { Drawn, Heading, Side, Split } from '~/editor/Workbench'
+import {
+  count,
+  groupSettingText,
+  materialName,
+  sawText,
+  setupsText,
+  tripsText,
+  visitText,
+  WORK_CAUTIONS,
+} from '~/messages'
+import { Fold } from '~/ui/Fold'
 import { Fractions } from '~/ui/Fractions'
-import { Row, Soft } from '~/ui/page'
-import { Table } from '~/ui/Table'
-import { narrow } from '~/ui/theme'
+import { Soft } from '~/ui/page'
+import { narrow, space, type } from '~/ui/theme'
+import { CutActsProvider } from './CutActs'
 import { CutRow } from './CutRow'
-import { LineGroups } from './LineGroups'
+import { CutWalk } from './CutWalk'
 import { FixingChoice } from './FixingChoice'
+import { InHand } from './InHand'
+import { LineGroups } from './LineGroups'
+import { ReleaseBar } from './ReleaseBar'
+import { rowStates, useCutList } from './useCutList'
 
-const Rows = styled(Table)`
+/** The wall keeps the larger part of the stage; the list beside it is wide enough for a line a row. */
+const Stage = styled(Split)`
+  grid-template-columns: minmax(0, 1fr) 420px;
   ${narrow} {
-    &,
-    & > caption,
-    & > tbody {
-      display: block;
-    }
-    & > thead {
-      position: absolute;
-      width: 1px;
-      height: 1px;
-      overflow: hidden;
-      clip-path: inset(50%);
-    }
+    grid-template-columns: minmax(0, 1fr);
   }
 `
-/** The wall takes what the list leaves it. */
-const WALL_HEIGHT = 'clamp(220px, 46vh, 460px)'
+const Wall = styled(Drawn)`
+  padding: ${space.m} 0 0 ${space.l};
+  ${narrow} {
+    display: flex;
+    flex-direction: column;
+    padding: ${space.m} ${space.s} 0;
+  }
+`
+const Group = styled.h3`
+  padding: ${space.m} 0 ${space.xs};
+  font-size: ${type.body};
+  font-weight: 600;
+  color: var(--ink-soft);
+`
+const List = styled.ul`
+  border-top: 1px solid var(--line);
+`
 
-/** Said once all pieces of the wall are cut; kept as what happened, so no undo of the layout takes it back. */
-function WallCut() {
-  const outbox = useOutbox()
-  const acts = useStore(outbox.store, (state) => state.acts)
-  const cut = isCut(acts)
-  return (
-    <Row role="status">
-      {cut ? <b>{cutText.done}</b> : null}
-      <Button
-        $kind={cut ? 'quiet' : 'plain'}
-        onPress={() => outbox.record({ id: newToken(), kind: cut ? 'uncut' : 'cut', doneAt: Date.now() })}
-      >
-        {cut ? cutText.notYet : cutText.all}
-      </Button>
-    </Row>
-  )
-}
-
-/** Stage: what to cut. */
+/** Stage: what to cut, on the wall, at the saw and from the boards. */
 export function CutStage() {
-  const { plan, boards, wording } = useWallEditor()
-  const awake = useAwake()
-  const longest = Math.max(1, ...plan.cutList.map(({ cutLength }) => cutLength))
-  const byId = useMemo(() => new Map(plan.pieces.map((piece) => [piece.id, piece])), [plan])
-  const several = boards.materials.length > 1
-  const labels = useMemo(
-    () => new Map(plan.cutList.flatMap(({ label, pieceIds }) => pieceIds.map((id) => [id, label] as const))),
-    [plan],
+  const list = useCutList()
+  const { cards, release, record } = list
+  const { plan, boards, wording, workpiece, select } = useWallEditor()
+  const selected = useSelected()
+  const [picked, setPicked] = useState<string | null>(null)
+  const groups = useMemo(() => cardGroups(cards), [cards])
+  const ordered = useMemo(() => groups.flatMap((group) => group.cards), [groups])
+  const piecesOf = useMemo(() => {
+    const byId = new Map(plan.pieces.map((piece) => [piece.id, piece]))
+    return new Map(ordered.map((card) => [card, card.row.pieceIds.flatMap((id) => byId.get(id) ?? [])]))
+  }, [plan, ordered])
+  const lit = (card: CutCard) => (piecesOf.get(card) ?? []).some(({ stripId }) => stripId === selected)
+  // of several rows that one strip comes from the one that was pressed
+  const inHand =
+    ordered.find((card) => card.row.label === picked && lit(card)) ?? ordered.find(lit) ?? null
+  const onPick = useCallback(
+    (card: CutCard) => {
+      const first = plan.pieces.find(({ id }) => id === card.row.pieceIds[0])
+      const same = picked === card.row.label && selected === first?.stripId
+      setPicked(same ? null : card.row.label)
+      select(same ? null : (first?.stripId ?? null))
+    },
+    [plan, select, picked, selected],
   )
+  const onCut = useCallback((names: readonly string[]) => record(names, { kind: 'pieceCut' }), [record])
+  const states = rowStates(release)
+  const setups = useMemo(
+    () =>
+      planSetups(
+        cards.map(({ row, advice }) => ({ ...row, advice: advice.advice })),
+        sawLimits(workpiece.settings.shop),
+      ),
+    [cards, workpiece.settings.shop],
+  )
+  const labels = useMemo(
+    () => new Map(cards.flatMap(({ row }) => row.pieceIds.map((id) => [id, row.label] as const))),
+    [cards],
+  )
+  const trips = useMemo(
+    () =>
+      release
+        ? sawTrips(
+            release.pieces.map(({ piece }) => ({
+              name: piece.name,
+              open: piece.advice.advice !== 'batch',
+              after: piece.after,
+            })),
+          )
+        : null,
+    [release],
+  )
+  const open = new Set(
+    release?.pieces.flatMap(({ piece }) => (piece.advice.advice === 'batch' ? [] : [piece.name])) ?? [],
+  )
+  const several = boards.materials.length > 1
   return (
-    <Split>
-      <Column aria-label="Cut list">
-        <Heading>
-          <h1>Cut list, {count(plan.pieces.length, 'piece')}</h1>
-          <ReadyToCut />
-        </Heading>
-        <Matters brief />
-        <LineGroups />
-        <WallStage height={WALL_HEIGHT} rods={false} labels={labels} />
-        <Rows role="table" aria-label="Pieces to cut">
-          <caption>{cutText.order}</caption>
-          <thead role="rowgroup">
-            <tr role="row">
-              {cutText.columns.map((name) => (
-                <th key={name} role="columnheader" scope="col">
-                  {name}
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody role="rowgroup">
-            {plan.cutList.map((row) => (
-              <CutRow
-                key={row.label}
-                row={row}
-                pieces={row.pieceIds.flatMap((id) => byId.get(id) ?? [])}
-                longest={longest}
-              />
+    <CutActsProvider value={list}>
+      <Stage>
+        <Wall aria-label="Cut list">
+          <Heading>
+            <h1>Cut list, {count(plan.pieces.length, 'piece')}</h1>
+            <ReadyToCut />
+          </Heading>
+          <WallStage rods={false} labels={labels} />
+          <InHand card={inHand} />
+          {plan.pieces.length > 0 ? <CutWalk cards={ordered} /> : null}
+        </Wall>
+        <Side aria-label={sawText.list}>
+          <ReleaseBar />
+          <div>
+            {groups.map(({ materialId, start, end, cards: of }) => (
+              <section key={of[0]?.group}>
+                <Group>
+                  <Fractions text={materialName(materialId, wording)} />. {groupSettingText(start, end)}
+                </Group>
+                <List>
+                  {of.map((card) => (
+                    <CutRow
+                      key={card.row.label}
+                      card={card}
+                      pieces={piecesOf.get(card) ?? []}
+                      lit={inHand === card}
+                      state={states.get(card.row.label) ?? null}
+                      details={
+                        inHand === card
+                          ? (release?.pieces.filter(({ piece }) => card.row.pieceIds.includes(piece.pieceId)) ?? [])
+                          : []
+                      }
+                      onPick={onPick}
+                      onCut={onCut}
+                    />
+                  ))}
+                </List>
+              </section>
             ))}
-          </tbody>
-        </Rows>
-        {plan.pieces.length > 0 ? <WallCut /> : null}
-        {awake === 'none' ? <Soft data-awake>{markText.awake}</Soft> : null}
-        <ul aria-label="Cautions">
-          {WORK_CAUTIONS.map((caution) => (
-            <li key={caution}>
-              <Soft>{caution}</Soft>
-            </li>
-          ))}
-        </ul>
-      </Column>
-      <Side aria-label="Boards">
-        <FixingChoice />
-        <h2>From which board</h2>
-        {boards.materials.map(({ request, result }) =>
-          result.ok ? (
-            <section key={request.materialId}>
-              {several ? (
-                <h3>
-                  <Fractions text={materialName(request.materialId, wording)} />
-                </h3>
-              ) : null}
-              <BoardRows plan={result.value} />
-            </section>
-          ) : null,
-        )}
-        {boards.materials.length === 0 ? <Soft>No pieces yet.</Soft> : null}
-      </Side>
-    </Split>
+            {cards.length === 0 ? <Soft>No pieces yet.</Soft> : null}
+          </div>
+          <Matters brief />
+          <Fold title={sawText.setups} aside={String(setups.count)}>
+            <p data-setups={setups.count}>{setupsText(setups)}</p>
+            <ol aria-label={sawText.setups}>
+              {setups.visits.map((visit, i) => (
+                <li key={i}>
+                  <Fractions text={visitText(visit, wording)} />
+                </li>
+              ))}
+            </ol>
+            {trips && open.size > 0 ? (
+              <p data-trips={trips.length}>{tripsText(trips, open)}</p>
+            ) : null}
+          </Fold>
+          <Fold title={sawText.boards} open>
+            {boards.materials.map(({ request, result }) =>
+              result.ok ? (
+                <section key={request.materialId}>
+                  {several ? (
+                    <h3>
+                      <Fractions text={materialName(request.materialId, wording)} />
+                    </h3>
+                  ) : null}
+                  <BoardRows plan={result.value} />
+                </section>
+              ) : null,
+            )}
+            {boards.materials.length === 0 ? <Soft>No pieces yet.</Soft> : null}
+          </Fold>
+          <LineGroups />
+          <FixingChoice />
+          <ul aria-label="Cautions">
+            {WORK_CAUTIONS.map((caution) => (
+              <li key={caution}>
+                <Soft>{caution}</Soft>
+              </li>
+            ))}
+          </ul>
+        </Side>
+      </Stage>
+    </CutActsProvider>
   )
 }

@@ -63,6 +63,8 @@ describe('documents of version 1', () => {
       unflat: 'proposed',
       lines: STARTING_LINES,
       companions: NO_COMPANIONS,
+      joints: {},
+      backer: null,
     })
     expect(Object.keys(design.patterns)).toEqual(['grid'])
   })

@@ -82,7 +82,7 @@ describe('thinning what was saved', () => {
     expect(await thinRevisions(db, NOW)).toBe(448)
     expect(revisions() - start).toBe(2)
     expect(await undoAll()).toEqual([60 + 448 / 8, 120])
-  }, 60_000)
+  })
 
   test('what can be redone stays', async () => {
     const { db, widen, step, window, width } = wall()
@@ -126,5 +126,5 @@ describe('thinning what was saved', () => {
       ),
       { numRuns: 40 },
     )
-  }, 60_000)
+  })
 })

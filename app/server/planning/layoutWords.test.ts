@@ -77,5 +77,5 @@ describe('what walls become, planned off the request', () => {
       open: 3,
     })
     plans.stop()
-  }, 30_000)
+  })
 })

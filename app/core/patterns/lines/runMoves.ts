@@ -122,7 +122,6 @@ function stripFrom(
     start,
     end,
     joins: true,
-    joinsOnStuds: true,
     mayPoint: true,
     tier: crossesNothing ? null : FIRST_TIER + number,
     group: move,

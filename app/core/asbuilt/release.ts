@@ -1,0 +1,350 @@
+import { addLengths, type Length, nearestNanometer, subtractLengths } from '~/length'
+import type { Act, Released, ReleasedPiece } from '~/model'
+import type { BatchAdvice } from '../cutting/batch'
+import { type CutRow, endCutKey, rowLabel, SAME_WITHIN, sameRecesses } from '../pieces'
+import { landsOnPieces } from '../cutting/openings'
+import { isCut } from '../marks/marked'
+import type { Piece } from '../pieces'
+
+/** A piece that was spoiled, and what the next was cut from. */
+export interface Spoiled {
+  readonly actId: string
+  readonly from: 'spare' | 'board'
+  readonly doneAt: number
+}
+
+/** A piece of the list in force, with what happened to it. */
+export interface ReleasedState {
+  readonly piece: ReleasedPiece
+  readonly cutAt: number | null
+  readonly upAt: number | null
+  /** What its opening was read at; null where it goes by the plan. */
+  readonly read: Length | null
+  readonly spoiled: readonly Spoiled[]
+}
+
+/** The list that is at the saw: the last that was released. */
+export interface Release {
+  readonly id: string
+  readonly doneAt: number
+  readonly pieces: readonly ReleasedState[]
+  /** Pieces of earlier lists that were cut and that this one has no more: names and what they are. */
+  readonly leftOver: readonly ReleasedPiece[]
+}
+
+type Shape = Pick<
+  ReleasedPiece,
+  'materialId' | 'faceWidth' | 'cutLength' | 'start' | 'end' | 'notches' | 'laps'
+>
+
+/** Cut alike, to what a saw can tell apart: one does for the other. */
+export function sameCut(a: Shape, b: Shape): boolean {
+  return (
+    a.materialId === b.materialId &&
+    a.faceWidth === b.faceWidth &&
+    endCutKey(a.start) === endCutKey(b.start) &&
+    endCutKey(a.end) === endCutKey(b.end) &&
+    sameLengths(a, b)
+  )
+}
+
+function sameLengths(a: Shape, b: Shape): boolean {
+  return Math.abs(a.cutLength - b.cutLength) <= SAME_WITHIN && sameRecesses(a, b)
+}
+
+/** What of one piece happened, of the acts of any list it was in, oldest first. */
+function happened(piece: ReleasedPiece, acts: readonly Act[]): ReleasedState {
+  let state: ReleasedState = { piece, cutAt: null, upAt: null, read: null, spoiled: [] }
+  for (const act of acts) {
+    switch (act.kind) {
+      case 'pieceCut':
+        state = { ...state, cutAt: act.doneAt }
+        break
+      case 'pieceUncut':
+        state = { ...state, cutAt: null, upAt: null }
+        break
+      case 'pieceUp':
+        state = { ...state, cutAt: state.cutAt ?? act.doneAt, upAt: act.doneAt }
+        break
+      case 'pieceDown':
+        state = { ...state, upAt: null }
+        break
+      case 'readTrue':
+        state = { ...state, read: act.length }
+        break
+      case 'spoiled':
+        // what was cut is firewood: it is to be cut again
+        state = {
+          ...state,
+          cutAt: null,
+          upAt: null,
+          spoiled: [...state.spoiled, { actId: act.id, from: act.from, doneAt: act.doneAt }],
+        }
+        break
+      case 'unspoiled': {
+        const { spoiled } = act
+        const kept = state.spoiled.filter(({ actId }) => actId !== spoiled)
+        state = kept.length < state.spoiled.length ? { ...state, spoiled: kept, cutAt: act.doneAt } : state
+      }
+    }
+  }
+  return state
+}
+
+/** What was released, oldest first. */
+function releasedOf(acts: readonly Act[]): Released[] {
+  return acts.filter((act) => act.kind === 'released').sort((a, b) => a.doneAt - b.doneAt)
+}
+
+/**
+ * The list at the saw and what happened to its pieces; null where none was released. A piece that an earlier list had under the same name
+ * and cut alike keeps what happened to it there; what was cut for earlier lists and is in this one no more is left over.
+ */
+export function releaseOf(acts: readonly Act[]): Release | null {
+  const lists = releasedOf(acts)
+  const last = lists.at(-1)
+  if (!last) return null
+  const byPiece = new Map<string, Act[]>()
+  for (const act of [...acts].sort((a, b) => a.doneAt - b.doneAt))
+    if ('piece' in act) {
+      const key = `${act.release} ${act.piece}`
+      byPiece.set(key, [...(byPiece.get(key) ?? []), act])
+    }
+  const before = lists.slice(0, -1)
+  const actsOn = (piece: ReleasedPiece, upTo: readonly Released[]) =>
+    upTo.flatMap((list) => {
+      const was = list.pieces.find(({ name }) => name === piece.name)
+      return was && sameCut(was, piece) ? (byPiece.get(`${list.id} ${piece.name}`) ?? []) : []
+    })
+  const pieces = last.pieces.map((piece) => happened(piece, actsOn(piece, lists)))
+  const names = new Set(last.pieces.map(({ name }) => name))
+  const gone = new Map<string, ReleasedPiece>()
+  for (const list of before) for (const piece of list.pieces) if (!names.has(piece.name)) gone.set(piece.name, piece)
+  const leftOver = [...gone.values()].filter((piece) => happened(piece, actsOn(piece, before)).cutAt !== null)
+  return { id: last.id, doneAt: last.doneAt, pieces, leftOver }
+}
+
+/** What the plan's pieces are by their rows, for a list that is to be released. */
+export interface ToRelease {
+  readonly cutList: readonly CutRow[]
+  readonly pieces: readonly Piece[]
+  readonly adviceOf: (row: CutRow) => BatchAdvice
+  readonly ripTo: (piece: Piece) => Length | null
+}
+
+function frozen(piece: Piece, row: CutRow, { adviceOf, ripTo }: ToRelease): Omit<ReleasedPiece, 'name' | 'after'> {
+  const advice = adviceOf(row)
+  return {
+    pieceId: piece.id,
+    stripId: piece.stripId,
+    role: piece.role,
+    number: piece.number,
+    part: piece.part ? { ...piece.part } : null,
+    materialId: piece.materialId,
+    directionDeg: piece.directionDeg,
+    faceWidth: piece.faceWidth,
+    // as its row: cutting to the list never leaves a piece short
+    cutLength: row.cutLength,
+    longLength: row.longLength,
+    shortLength: row.shortLength,
+    start: unfrozen(row.start),
+    end: unfrozen(row.end),
+    notches: row.notches.map((notch) => ({ ...notch })),
+    laps: row.laps.map((lap) => ({ ...lap })),
+    advice: { ...advice, spread: nearestNanometer(advice.spread) },
+    ripTo: ripTo(piece),
+  }
+}
+
+function unfrozen(cut: CutRow['start']): ReleasedPiece['start'] {
+  return cut.kind === 'severalCuts' ? { ...cut, points: cut.points.map((point) => ({ ...point })) } : { ...cut }
+}
+
+/**
+ * The pieces of a plan as they go to the saw, each with a name that never moves: its row's letter and its number in it. Pieces that the list
+ * before had, cut alike, keep their names; letters once given are not given again.
+ */
+export function freezeList(plan: ToRelease, acts: readonly Act[]): ReleasedPiece[] {
+  const lists = releasedOf(acts)
+  const before = releaseOf(acts)?.pieces ?? []
+  const used = new Set(lists.flatMap(({ pieces }) => pieces.map(({ name }) => letterOf(name))))
+  const fit = matched(plan.cutList.flatMap((row) => rowPieces(row, plan)), before.map(({ piece }) => piece))
+  const names = new Map<string, string>()
+  let next = 0
+  for (const row of [...plan.cutList].sort((a, b) => a.label.length - b.label.length || a.label.localeCompare(b.label))) {
+    const fresh = row.pieceIds.filter((id) => !fit.has(id))
+    row.pieceIds.forEach((id) => {
+      const kept = fit.get(id)
+      if (kept) names.set(id, kept.name)
+    })
+    if (fresh.length === 0) continue
+    let letter = row.label
+    while (used.has(letter)) letter = rowLabel(next++)
+    used.add(letter)
+    fresh.forEach((id, i) => names.set(id, `${letter}${i + 1}`))
+  }
+  const lands = landsOnPieces(plan.pieces)
+  const named = (id: string) => names.get(id)
+  return plan.cutList.flatMap((row) =>
+    rowPieces(row, plan).map(({ id, shape }) => ({
+      ...shape,
+      name: names.get(id) ?? id.slice(0, 24),
+      after: [...new Set((lands.get(id) ?? []).flatMap((other) => named(other) ?? []))].slice(0, 60),
+    })),
+  )
+}
+
+/** The letters of a name: A of A3. */
+export function letterOf(name: string): string {
+  return name.replace(/\d+$/, '')
+}
+
+function rowPieces(row: CutRow, plan: ToRelease) {
+  const byId = new Map(plan.pieces.map((piece) => [piece.id, piece]))
+  return row.pieceIds.flatMap((id) => {
+    const piece = byId.get(id)
+    return piece ? [{ id, shape: frozen(piece, row, plan) }] : []
+  })
+}
+
+/** For wanted pieces the released ones that do for them: the same piece first, then any cut alike. By the wanted piece's id. */
+function matched(
+  wanted: readonly { readonly id: string; readonly shape: Shape }[],
+  released: readonly ReleasedPiece[],
+): Map<string, ReleasedPiece> {
+  const keyOf = (shape: Shape) =>
+    [shape.materialId, shape.faceWidth, endCutKey(shape.start), endCutKey(shape.end)].join(' ')
+  const free = new Map<string, Set<ReleasedPiece>>()
+  for (const piece of released) {
+    const key = keyOf(piece)
+    free.set(key, (free.get(key) ?? new Set()).add(piece))
+  }
+  const found = new Map<string, ReleasedPiece>()
+  for (const itself of [true, false])
+    for (const { id, shape } of wanted) {
+      const alike = found.has(id) ? undefined : free.get(keyOf(shape))
+      const fits = [...(alike ?? [])].find(
+        (each) => (!itself || each.pieceId === id) && sameLengths(each, shape),
+      )
+      if (!fits) continue
+      found.set(id, fits)
+      alike?.delete(fits)
+    }
+  return found
+}
+
+/** What has become of a released list since the design went on. */
+export interface SinceRelease {
+  /** Released pieces that still do, and of them those that go elsewhere on the wall now. */
+  readonly fits: readonly string[]
+  readonly moves: readonly string[]
+  /** Pieces of the plan that nothing released does for, by id; `again` are those that had one which was cut. */
+  readonly fresh: readonly string[]
+  readonly again: readonly string[]
+  /** Cut already, and wanted no more; those that something new can still be cut from first. */
+  readonly leftOver: readonly { readonly name: string; readonly serves: string | null }[]
+  /** Released, not cut, and wanted no more. */
+  readonly dropped: readonly string[]
+}
+
+/** Compares the list at the saw with the plan as it is now: nothing of it is new where all fits and nothing is dropped. */
+export function sinceRelease(release: Release, plan: ToRelease): SinceRelease {
+  const wanted = plan.cutList.flatMap((row) => rowPieces(row, plan))
+  const fit = matched(wanted, release.pieces.map(({ piece }) => piece))
+  const kept = new Set([...fit.values()].map(({ name }) => name))
+  const fresh = wanted.filter(({ id }) => !fit.has(id))
+  const wasCut = new Set(release.pieces.flatMap(({ piece, cutAt }) => (cutAt === null ? [] : [piece.pieceId])))
+  const over = release.pieces.filter(({ piece }) => !kept.has(piece.name))
+  const unserved = new Set(fresh)
+  const leftOver = over
+    .filter(({ cutAt }) => cutAt !== null)
+    .map(({ piece }) => {
+      const serves = [...unserved].find(
+        ({ shape }) =>
+          shape.materialId === piece.materialId &&
+          shape.faceWidth === piece.faceWidth &&
+          piece.notches.length + piece.laps.length === 0 &&
+          shape.cutLength < piece.shortLength,
+      )
+      if (serves) unserved.delete(serves)
+      return { name: piece.name, serves: serves?.id ?? null }
+    })
+  return {
+    fits: [...fit.values()].map(({ name }) => name),
+    moves: [...fit].flatMap(([id, { pieceId, name }]) => (pieceId === id ? [] : [name])),
+    fresh: fresh.map(({ id }) => id),
+    again: fresh.filter(({ id }) => wasCut.has(id)).map(({ id }) => id),
+    leftOver,
+    dropped: over.filter(({ cutAt }) => cutAt === null).map(({ piece }) => piece.name),
+  }
+}
+
+/** The plan is still what was released: nothing of it is new, nothing dropped. */
+export function isAsReleased(release: Release, plan: ToRelease): boolean {
+  const { fresh, dropped, leftOver } = sinceRelease(release, plan)
+  return fresh.length + dropped.length + leftOver.length === 0
+}
+
+/** How long a released piece is cut: by its reading, where its opening was read, else by the plan. What a cut hides comes on top. */
+export function lengthNow({ piece, read }: Pick<ReleasedState, 'piece' | 'read'>): {
+  readonly cutLength: Length
+  readonly longLength: Length
+} {
+  if (read === null) return piece
+  return { cutLength: addLengths(piece.cutLength, subtractLengths(read, piece.longLength)), longLength: read }
+}
+
+/**
+ * The rows of a released list as they are cut by now: pieces of one letter together, those read at the wall by themselves at their true
+ * length. Spoiled pieces that were replaced from a new board are wanted once more, under the same name.
+ */
+export function releasedRows(release: Release): CutRow[] {
+  const rows = new Map<string, CutRow>()
+  for (const state of release.pieces) {
+    const { piece, read } = state
+    const label = read === null ? letterOf(piece.name) : piece.name
+    const key = `${label} ${piece.cutLength}`
+    const { cutLength, longLength } = lengthNow(state)
+    const known = rows.get(key)
+    if (known) {
+      rows.set(key, { ...known, pieceIds: [...known.pieceIds, piece.pieceId] })
+      continue
+    }
+    rows.set(key, {
+      label,
+      role: piece.role as CutRow['role'],
+      materialId: piece.materialId,
+      directionDeg: piece.directionDeg,
+      faceWidth: piece.faceWidth,
+      cutLength,
+      longLength,
+      shortLength: addLengths(piece.shortLength, subtractLengths(longLength, piece.longLength)),
+      start: piece.start,
+      end: piece.end,
+      notches: piece.notches,
+      laps: piece.laps,
+      pieceIds: [piece.pieceId],
+    })
+  }
+  return [...rows.values()].sort((a, b) => b.cutLength - a.cutLength)
+}
+
+/** The rows for the boards: a spoiled piece took its stuff, and another of it is wanted besides. */
+export function boardRowsOf(release: Release): CutRow[] {
+  const spoiled = new Map(release.pieces.map(({ piece, spoiled: times }) => [piece.pieceId, times.length]))
+  return releasedRows(release).map((row) => ({
+    ...row,
+    pieceIds: row.pieceIds.flatMap((id) => Array.from({ length: 1 + (spoiled.get(id) ?? 0) }, () => id)),
+  }))
+}
+
+/** Everything on the list is cut. */
+export function allCut({ pieces }: Release): boolean {
+  return pieces.every(({ cutAt }) => cutAt !== null)
+}
+
+/** The wall is cut: it was said so, or all of its list is. */
+export function wallIsCut(acts: readonly Act[]): boolean {
+  const release = releaseOf(acts)
+  return isCut(acts) || (release !== null && allCut(release))
+}

@@ -1,0 +1,19 @@
+import type { Workpiece } from '~/model'
+import type { ToRelease } from '../asbuilt/release'
+import type { Layout } from '../layout/layout'
+import type { CutRow, Piece } from '../pieces'
+import { batchAdvice } from './batch'
+import { ripTo } from './cutCards'
+
+/** The plan of a wall as it would go to the saw now. */
+export function toRelease(
+  plan: { readonly layout: Layout; readonly pieces: readonly Piece[]; readonly cutList: readonly CutRow[] },
+  workpiece: Workpiece,
+): ToRelease {
+  return {
+    cutList: plan.cutList,
+    pieces: plan.pieces,
+    adviceOf: (row) => batchAdvice(row, plan.pieces, workpiece),
+    ripTo: (piece) => ripTo(piece, plan.layout),
+  }
+}

@@ -1,0 +1,80 @@
+import { styled } from 'styled-components'
+import type { CutCard } from '~/core/cutting/cutCards'
+import { useWallEditor } from '~/editor/WallEditor'
+import { PieceOnSaw } from '~/drawing/view/PieceOnSaw'
+import { groupSettingText, leftText, sawText, say, sayWithUnit, shortPointText } from '~/messages'
+import { Fractions } from '~/ui/Fractions'
+import { Soft } from '~/ui/page'
+import { narrow, space, type } from '~/ui/theme'
+import { rowNames } from './rowNames'
+
+const Panel = styled.section`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 300px;
+  gap: ${space.l};
+  align-items: center;
+  height: 168px;
+  padding: ${space.s} ${space.m};
+  background: var(--paper);
+  border-top: 1px solid var(--line);
+  overflow: hidden;
+  ${narrow} {
+    display: none;
+  }
+`
+const Facts = styled.div`
+  display: grid;
+  gap: 2px;
+  font-size: ${type.body};
+  & > b {
+    font-size: ${type.lead};
+  }
+`
+
+/** The piece in hand, drawn as it lies on the saw, with its setting and the board it comes from. */
+export function InHand({ card }: { card: CutCard | null }) {
+  const { wording, plan, boards } = useWallEditor()
+  if (!card)
+    return (
+      <Panel aria-label={sawText.inHand}>
+        <Soft>{sawText.none}</Soft>
+      </Panel>
+    )
+  const { row, start, end } = card
+  const own = new Set(row.pieceIds)
+  const on = boards.materials.flatMap(({ result }) =>
+    result.ok ? result.value.boards.filter(({ pieces }) => pieces.some(({ pieceId }) => own.has(pieceId))) : [],
+  )
+  const [board] = on
+  const pieces = plan.pieces.filter(({ id }) => own.has(id))
+  return (
+    <Panel aria-label={sawText.inHand} data-in-hand={row.label}>
+      <PieceOnSaw
+        card={row}
+        width={600}
+        height={150}
+        texts={{
+          long: sayWithUnit(row.cutLength, wording),
+          short: row.shortLength < row.longLength ? shortPointText(row.shortLength, wording) : null,
+        }}
+      />
+      <Facts>
+        <b>
+          {row.label} · <Fractions text={say(row.cutLength, wording)} /> × {row.pieceIds.length}
+        </b>
+        <span>{rowNames(pieces, wording)}</span>
+        <span>{groupSettingText(start, end)}</span>
+        {board ? (
+          <Soft>
+            {on.length === 1 ? `Board ${board.number}` : `Boards ${on.map(({ number }) => number).join(', ')}`}
+            {on.length === 1 ? (
+              <>
+                , <Fractions text={leftText(board.offcut, wording)} />
+              </>
+            ) : null}
+          </Soft>
+        ) : null}
+      </Facts>
+    </Panel>
+  )
+}
