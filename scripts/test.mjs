@@ -64,7 +64,9 @@ suite(
     failed: numFailedTests + numRuntimeErrorTestSuites,
     names: testResults.flatMap(({ name: file, status, assertionResults, message }) => {
       const bad = assertionResults.filter((each) => each.status === 'failed')
-      const said = bad.map((each) => `${file} › ${each.fullName}: ${String(each.failureMessages[0]).slice(0, 600)}`)
+      const said = bad.map(
+        (each) => `${file} › ${each.fullName}: ${String(each.failureMessages[0]).slice(0, 600)}`,
+      )
       return status === 'failed' && bad.length === 0 ? [`${file}: ${String(message).slice(0, 600)}`] : said
     }),
   }),

@@ -13,6 +13,7 @@ import { heightFindings } from './findings/heightFindings'
 import { lineFindings } from './findings/lineFindings'
 import { meetingFindings } from './findings/meetingFindings'
 import { bandsOffWall, extentFindings, overlapFindings, vanishedFindings } from './findings/overlapFindings'
+import { sawFindings } from './findings/sawFindings'
 import { spacingFindings } from './findings/spacingFindings'
 import { surveyFindings } from './findings/surveyFindings'
 import { proudFindings, slopeFindings } from './findings/trimFindings'
@@ -71,6 +72,7 @@ export function computePlan(workpiece: Workpiece): Plan {
     ...edgeFindings(workpiece, pieces),
     ...lineFindings(workpiece, layout, pieces),
     ...companionFindings(workpiece, layout, pieces),
+    ...sawFindings(workpiece, layout, pieces),
     ...boardFindings(workpiece, layout, pieces),
     ...widthFindings(workpiece, layout),
     ...cornerFindings(workpiece, layout, pieces),

@@ -1,6 +1,7 @@
 import { createContext, useContext, useDeferredValue, useEffect, useMemo, useState } from 'react'
 import { useStore } from 'zustand'
-import { boardRowsOf, isAsReleased, releaseOf } from '~/core/asbuilt/release'
+import { isAsReleased } from '~/core/asbuilt/freeze'
+import { boardRowsOf, releaseOf } from '~/core/asbuilt/release'
 import type { Plan } from '~/core/computePlan'
 import { toRelease } from '~/core/cutting/toRelease'
 import { applyEdits } from '~/core/edits/applyEdit'
@@ -12,6 +13,7 @@ import { browserOutbox, browserSaver } from './saving/browserSaver'
 import type { Outbox } from './saving/outbox'
 import type { Saver } from './saving/saver'
 import { useAtRest } from './useAtRest'
+import { useBestBoards } from './useBestBoards'
 import { type Boards, useBoards } from './useBoards'
 import { createWallStore, type Pace, type Unread, type WallState, type WallStore } from './wallStore'
 
@@ -133,13 +135,14 @@ function ShownProvider({ identity, children }: { identity: WallIdentity; childre
   const plan = planOf(workpiece)
   const wanted = useWantedRows(plan, workpiece)
   const cut = useAtRest(wanted, held)
-  const found = useBoards(cut, workpiece.settings)
+  const acts = useStore(useOutbox().store, (state) => state.acts)
+  const found = useBestBoards(useBoards(cut, workpiece.settings), acts, plan, workpiece)
   // boards that rest are those of the wall before the pull: they must not pass for this one's
   const rests = cut !== wanted
   const boards = useMemo(() => (rests ? { ...found, searching: true, rests: true } : found), [found, rests])
   const editor = useMemo((): WallEditor => {
     const wording = wordingOf(workpiece)
-    const acts = { saveNow, restore, select, lookAt, reportUnread }
+    const does = { saveNow, restore, select, lookAt, reportUnread }
     return {
       identity,
       workpiece,
@@ -147,7 +150,7 @@ function ShownProvider({ identity, children }: { identity: WallIdentity; childre
       wording,
       boards,
       edit: (edits, pace) => edit(workpiece, edits, pace),
-      ...acts,
+      ...does,
     }
   }, [identity, workpiece, plan, boards, edit, saveNow, restore, select, lookAt, reportUnread])
   return <EditorContext value={editor}>{children}</EditorContext>

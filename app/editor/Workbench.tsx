@@ -17,6 +17,14 @@ const Page = styled.div`
       padding-bottom: 92px;
     }
   }
+  /* on paper there is the page itself, not its frame */
+  @media print {
+    display: block;
+    height: auto;
+    & > :not(main) {
+      display: none;
+    }
+  }
 `
 const Middle = styled.main`
   min-height: 0;

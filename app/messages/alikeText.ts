@@ -11,9 +11,7 @@ export function numbersText(numbers: readonly number[]): string {
     else runs.push([n])
   }
   return listed(
-    runs.flatMap((run) =>
-      run.length > 2 ? [`${run[0]} to ${run.at(-1)}`] : run.map((n) => String(n)),
-    ),
+    runs.flatMap((run) => (run.length > 2 ? [`${run[0]} to ${run.at(-1)}`] : run.map((n) => String(n)))),
   )
 }
 

@@ -83,7 +83,6 @@ type LineCode =
   | 'moveTells'
   | 'linesVanish'
   | 'lineSliver'
-  | 'beyondSwing'
   | 'archOver'
   | 'rowOver'
   | 'middleGone'
@@ -106,10 +105,6 @@ export function lineFindingText(says: Extract<FindingSays, { code: LineCode }>, 
         says.pieces > 1 ? ` ${count(says.pieces, 'piece')} like it.` : ''
       } Glue it, or leave it out.`
     }
-    case 'beyondSwing':
-      return `${stripName(says.stripId, w)} is cut at ${degreesText(says.deg)}, past the saw’s ${degreesText(says.swing)}${
-        says.ends > 1 ? `, as are ${says.ends - 1} more ends` : ''
-      }. Set the saw to ${degreesText(90 - says.deg)} and hold the piece against a block square to the fence, clamped, fingers well away; or let the other strip land instead.`
     case 'archOver': {
       const by = says.by > 0 ? ` by ${sayWithUnit(says.by, w)}` : ''
       return {

@@ -55,9 +55,13 @@ describe('how lines are spoken of', () => {
   })
 
   test('a cut past the saw’s swing says what to set instead, and a spike that it has no short edge', () => {
-    const steep = findingText({ code: 'beyondSwing', stripId: 'm1.3', deg: 62.5, swing: 50, ends: 3 }, w)
-    expect(steep).toContain('Line 3 is cut at 62.5°, past the saw’s 50°, as are 2 more ends')
-    expect(steep).toContain('Set the saw to 27.5°')
+    const setting = { swingDeg: 62.5, hand: 'left', tiltDeg: 0, tilt: null } as const
+    const other = { way: 'squareBlock', deg: 27.5 } as const
+    const steep = findingText({ code: 'pastSaw', stripId: 'm1.3', setting, other, ends: 3 }, w)
+    expect(steep).toContain('Line 3 is cut at 62.5° to the left, past the saw')
+    expect(steep).toContain(
+      'set 27.5°, fingers well away; or let the other strip land instead. So are 2 more ends.',
+    )
     expect(
       findingText(
         {

@@ -1,4 +1,4 @@
-import type { SinceRelease } from '~/core/asbuilt/release'
+import type { SinceRelease } from '~/core/asbuilt/freeze'
 import type { CutCard, HandWork, SawCut } from '~/core/cutting/cutCards'
 import type { OtherWay, SawSetting } from '~/core/cutting/sawSetting'
 import type { SetupPlan, Stop, Visit } from '~/core/cutting/setups'
@@ -34,6 +34,11 @@ export const sawText = {
   readWhy: 'What you read here counts; the plan’s figure is left beside it.',
   planned: (length: string) => `the plan has ${length}`,
   face: { up: 'face up', down: 'face down' },
+  flaws: 'Boards with flaws',
+  flawsGo:
+    'Their pieces go near the floor or the ceiling, behind furniture or into short pieces; the bad end falls into the offcut.',
+  flawMark: 'A board has a flaw',
+  flawKeep: 'Note it',
 } as const
 
 /** 45° to the left; or 0° with the blade tilted 45° to the left, face down. */
@@ -100,8 +105,12 @@ const WORK_NAMES: Readonly<Record<HandWork['work'], string>> = {
 
 /** 2 notches: with the jigsaw. */
 export function workText({ work, count: many, tool }: HandWork): string {
-  const what = capital(many === 1 ? WORK_NAMES[work] : `${many} ${WORK_NAMES[work]}s`.replace('notchs', 'notches'))
-  return tool ? `${what}: with the ${toolName(tool)}` : `${what}: no tool of yours makes it; put it on the ticket`
+  const what = capital(
+    many === 1 ? WORK_NAMES[work] : `${many} ${WORK_NAMES[work]}s`.replace('notchs', 'notches'),
+  )
+  return tool
+    ? `${what}: with the ${toolName(tool)}`
+    : `${what}: no tool of yours makes it; put it on the ticket`
 }
 
 /** Where the stop stands. */
@@ -183,3 +192,8 @@ export function spoiledText(times: number, from: 'spare' | 'board', says: string
 export function shortPointText(short: Length, w: Wording): string {
   return `${say(short, w)} short point to short point`
 }
+
+export const labelText = {
+  notReleased: 'Not released yet: rows have letters, pieces no names of their own.',
+  ends: (start: string, end: string) => (start === end ? `both ends ${start}` : `start ${start}, end ${end}`),
+} as const

@@ -50,7 +50,9 @@ export function releasedPieceSchema() {
     stripId: id,
     role: z.string().max(40),
     number: z.number().int(),
-    part: z.strictObject({ side: z.string().max(40).nullable(), number: z.number().int().nullable() }).nullable(),
+    part: z
+      .strictObject({ side: z.string().max(40).nullable(), number: z.number().int().nullable() })
+      .nullable(),
     materialId: id,
     directionDeg: z.number(),
     faceWidth: storedLength,
@@ -77,7 +79,14 @@ export function releasedPieceSchema() {
     /** Cut at one stop with its like, measured at its opening, or held up and scribed; why, and how far the wall differs there. */
     advice: z.strictObject({
       advice: z.enum(['batch', 'measureInPlace', 'scribe']),
-      why: z.enum(['betweenStrips', 'readingsAgree', 'readingsDiffer', 'readTooSeldom', 'meetsThing', 'goesBack']),
+      why: z.enum([
+        'betweenStrips',
+        'readingsAgree',
+        'readingsDiffer',
+        'readTooSeldom',
+        'meetsThing',
+        'goesBack',
+      ]),
       spread: storedLength,
     }),
     /** Ripped from its stuff's width to this first; null where it is as wide as it came. */

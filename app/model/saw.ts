@@ -18,7 +18,14 @@ export const TOOLS = [
 export type Tool = (typeof TOOLS)[number]
 
 /** What most vans hold. Common practice, no source. */
-export const USUAL_TOOLS: readonly Tool[] = ['miterSaw', 'ripGuide', 'tableSaw', 'jigsaw', 'handSaw', 'router']
+export const USUAL_TOOLS: readonly Tool[] = [
+  'miterSaw',
+  'ripGuide',
+  'tableSaw',
+  'jigsaw',
+  'handSaw',
+  'router',
+]
 
 const degrees = /*@__PURE__*/ z.number().min(0).max(80)
 

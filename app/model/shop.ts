@@ -29,7 +29,10 @@ export function shopSchema(length: LengthSchema) {
       .max(LIMITS.offers),
     saw: sawSchema(length).default(USUAL_SAW),
     /** What the crew has to cut with. */
-    tools: z.array(z.enum(TOOLS)).max(TOOLS.length).default([...USUAL_TOOLS]),
+    tools: z
+      .array(z.enum(TOOLS))
+      .max(TOOLS.length)
+      .default([...USUAL_TOOLS]),
     sheets: z.array(sheetSchema(length)).max(LIMITS.sheets).default([]),
     /** Strips that are ripped from a sheet rather than bought, by their material's id: the sheet's id. */
     ripped: z.record(idSchema, idSchema).default({}),

@@ -1,5 +1,7 @@
 import type { BoardIssue, BoardPlan, BoardRequest } from '~/core/stock'
+import type { Cuts, SheetDemand, SheetIssue, SheetPlan } from '~/core/sheets/stripSheets'
 import type { Result } from '~/length'
+import type { Sheet } from '~/model'
 import type { BoardsWorker } from './boards.worker'
 import { keptWorker, type WorkerJob } from './keptWorker'
 
@@ -15,4 +17,15 @@ export function warmUpBoards(): void {
 /** Proves a board plan in a worker. */
 export function proveBoards(request: BoardRequest): WorkerJob<Result<BoardPlan, BoardIssue>> {
   return boards.run((remote) => remote.plan(request) as Promise<Result<BoardPlan, BoardIssue>>)
+}
+
+/** Proves in a worker how few sheets of one size do. */
+export function proveSheets(
+  sheet: Sheet,
+  demands: readonly SheetDemand[],
+  { kerf, endTrim }: Cuts,
+): WorkerJob<Result<SheetPlan, SheetIssue>> {
+  return boards.run(
+    (remote) => remote.sheets(sheet, demands, { kerf, endTrim }) as Promise<Result<SheetPlan, SheetIssue>>,
+  )
 }

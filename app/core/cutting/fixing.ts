@@ -3,6 +3,7 @@ import { type Fixing, type Material, type Survey, type Workpiece, inForce } from
 import { stuffOf } from '../layout/returning'
 import type { CutRow, Piece } from '../pieces'
 import { boundsOf, clipConvex, type Polygon } from '../geometry'
+import { behindStrips } from '../panels/backerSheet'
 import { keepOutsOf } from '../survey/keepOuts'
 
 /** A stretch of a piece: along the wall from the left corner for a level one, up from the floor for an upright. */
@@ -123,8 +124,10 @@ const BRAD_WAITS: ReadonlySet<Fixing> = new Set(['dabs', 'pinsAndGlue'])
  * Proposes how to fix one piece, or carries out what the design chose. Over a keep-out nothing is driven, chosen or not:
  * a piece that lies on one whole is held by adhesive alone, another says where to keep clear.
  */
-export function fixingOf(piece: Piece, material: Material, { wall }: Workpiece): FixingAdvice {
+export function fixingOf(piece: Piece, material: Material, workpiece: Workpiece): FixingAdvice {
+  const { wall } = workpiece
   const { behind, walkRound } = wall.survey
+  const board = behindStrips(workpiece)
   const { fixing: chosen } = inForce(wall.design)
   const { left, right, bottom, top } = boundsOf(piece.polygon)
   const clearOf = keptClear(piece, wall.survey)
@@ -138,9 +141,9 @@ export function fixingOf(piece: Piece, material: Material, { wall }: Workpiece):
     nail: DRIVES_NOTHING.has(fixing)
       ? null
       : BRAD_WAITS.has(fixing)
-        ? holdingBrad(material.thickness, behind.wallboard)
-        : nailFor(material.thickness, behind.wallboard),
-    longestNail: longestNail(material.thickness, behind.wallboard),
+        ? holdingBrad(material.thickness, board)
+        : nailFor(material.thickness, board),
+    longestNail: longestNail(material.thickness, board),
     clearOf,
   })
   const length = standsUp(piece) ? top - bottom : right - left

@@ -1,5 +1,14 @@
 import { type Length, nearestNanometer } from '~/length'
-import { CORNER_ENDS, type CornerEnd, type Edit, inForce, RAIL_JOINTS, type RailJoint, type RunJoint, type Workpiece } from '~/model'
+import {
+  CORNER_ENDS,
+  type CornerEnd,
+  type Edit,
+  inForce,
+  RAIL_JOINTS,
+  type RailJoint,
+  type RunJoint,
+  type Workpiece,
+} from '~/model'
 import { makeOf } from '../stock/preparing'
 import type { Layout } from '../layout/layout'
 import { jointFaults, type Piece, reachOf } from '../pieces'
@@ -77,12 +86,20 @@ function runJoints(layout: Layout, pieces: readonly Piece[]): JoinedRun[] {
     const ended = own.filter(({ endsAt }) => endsAt === 'joint')
     if (ended.length === 0 || joint === null) continue
     const origin = originAlong(strip)
-    const u = { x: Math.cos((strip.directionDeg * Math.PI) / 180), y: Math.sin((strip.directionDeg * Math.PI) / 180) }
+    const u = {
+      x: Math.cos((strip.directionDeg * Math.PI) / 180),
+      y: Math.sin((strip.directionDeg * Math.PI) / 180),
+    }
     // on the center line: half way between the two points of a mitered end
     const endOf = ({ face }: Piece, pick: 'min' | 'max') => {
       const along = face.map(({ x, y }) => x * u.x + y * u.y - origin)
       const edge = Math[pick](...along)
-      const slant = joint === 'miter' ? strip.faceWidth : joint === 'miterHalf' ? strip.faceWidth * Math.tan(Math.PI / 8) : 0
+      const slant =
+        joint === 'miter'
+          ? strip.faceWidth
+          : joint === 'miterHalf'
+            ? strip.faceWidth * Math.tan(Math.PI / 8)
+            : 0
       return edge + ((pick === 'max' ? -1 : 1) * slant) / 2
     }
     const longest = layout.longest.get(strip.material.id) ?? 0
@@ -120,7 +137,11 @@ function runJoints(layout: Layout, pieces: readonly Piece[]): JoinedRun[] {
       gaveWay: (said?.at.length ?? 0) > 0 && !placed,
       joints,
       overlap: nearestNanometer(joint === 'scarf' ? strip.material.thickness : 0),
-      choices: ['asWall', ...RAIL_JOINTS.filter((each) => strip.role === 'line' || each === 'scarf' || each === 'butt'), 'none'],
+      choices: [
+        'asWall',
+        ...RAIL_JOINTS.filter((each) => strip.role === 'line' || each === 'scarf' || each === 'butt'),
+        'none',
+      ],
       strip,
     })
   }
@@ -170,7 +191,9 @@ function wallChoices({ wall }: Workpiece, layout: Layout, pieces: readonly Piece
     ...new Set(pieces.filter(has).map(({ stripId }) => stripId)),
   ]
   const border = idsOf(({ role }) => role === 'border')
-  const crossing = idsOf(({ startsAt, endsAt, laps }) => startsAt === 'strip' || endsAt === 'strip' || laps.length > 0)
+  const crossing = idsOf(
+    ({ startsAt, endsAt, laps }) => startsAt === 'strip' || endsAt === 'strip' || laps.length > 0,
+  )
   const bevelled = idsOf(({ start, end }) => start.kind === 'bevel' || end.kind === 'bevel')
   return [
     ...(border.length > 0
@@ -179,9 +202,12 @@ function wallChoices({ wall }: Workpiece, layout: Layout, pieces: readonly Piece
             kind: 'border' as const,
             of: 'border',
             now: design.border,
-            reason: design.border === 'miter' ? ('cleaner' as const) : ('quicker' as const),
+            reason: /miter/i.test(design.border) ? ('cleaner' as const) : ('quicker' as const),
             stripIds: border,
-            options: (['miter', 'butt'] as const).map((id) => ({
+            options: (design.border.startsWith('threeSided')
+              ? (['threeSidedMiter', 'threeSided'] as const)
+              : (['miter', 'butt'] as const)
+            ).map((id) => ({
               id,
               edits: [{ type: 'patchDesign' as const, patch: { border: id } }],
             })),
@@ -279,6 +305,9 @@ export function moveJoint(run: JoinedRun, index: number, to: number | null, work
 export function joinRunWith(stripId: string, joint: RunJoint, workpiece: Workpiece): Edit[] {
   const { joints } = inForce(workpiece.wall.design)
   return [
-    { type: 'patchDesign', patch: { joints: { ...joints, [stripId]: { joint, at: joints[stripId]?.at ?? [] } } } },
+    {
+      type: 'patchDesign',
+      patch: { joints: { ...joints, [stripId]: { joint, at: joints[stripId]?.at ?? [] } } },
+    },
   ]
 }

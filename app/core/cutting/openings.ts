@@ -49,7 +49,7 @@ export function sawTrips(pieces: readonly Opening[]): string[][] {
   const closed = pieces.filter(({ open }) => !open).map(({ name }) => name)
   if (closed.length > 0) trips.push(closed)
   closed.forEach((name) => up.add(name))
-  for (let left = pieces.filter(({ open }) => open); left.length > 0; ) {
+  for (let left = pieces.filter(({ open }) => open); left.length > 0;) {
     const can = left.filter(({ after }) => after.every((name) => !known.has(name) || up.has(name)))
     const now = can.length > 0 ? can : left.slice(0, 1)
     trips.push(now.map(({ name }) => name))

@@ -119,7 +119,11 @@ export function otherWay(
 ): OtherWay | null {
   const has = (tool: Tool) => saw.tools.includes(tool)
   const free = (): OtherWay =>
-    has('ripGuide') ? { way: 'guided' } : has('handSaw') || has('jigsaw') ? { way: 'byHand' } : { way: 'mate' }
+    has('ripGuide')
+      ? { way: 'guided' }
+      : has('handSaw') || has('jigsaw')
+        ? { way: 'byHand' }
+        : { way: 'mate' }
   if (!has('miterSaw')) {
     const inBox = has('handBox') && tiltDeg < SAME_DEG
     return inBox && BOX_ANGLES.some((deg) => Math.abs(deg - swingDeg) < SAME_DEG) ? null : free()

@@ -30,7 +30,14 @@ function obeys(jobs: readonly SetupJob[], order: readonly number[]): boolean {
 describe('the order of fewest set-ups', () => {
   // G5, G6: a change of setting counts 1, a change of stop 1, the first cut 2. Common practice, no source; the counts by hand
   test('G5: six jobs of three settings and three stops: 7; by setting, the longest stop first in each: 9', () => {
-    const jobs = [job('0', 30), job('0', 45), job('R22.5', 30), job('R22.5', 45), job('R45', 30), job('R45', 60)]
+    const jobs = [
+      job('0', 30),
+      job('0', 45),
+      job('R22.5', 30),
+      job('R22.5', 45),
+      job('R45', 30),
+      job('R45', 60),
+    ]
     expect(setupOrder(jobs)).toMatchObject({ count: 7, bound: 7, proven: true })
     expect(countSetups(jobs, [1, 0, 3, 2, 5, 4])).toBe(9)
   })

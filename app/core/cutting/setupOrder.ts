@@ -83,7 +83,9 @@ interface Graph {
 
 function graphOf(jobs: readonly SetupJob[]): Graph {
   const near = jobs.map((job, i) =>
-    jobs.flatMap((other, k) => (i !== k && (other.setting === job.setting || other.stop === job.stop) ? [k] : [])),
+    jobs.flatMap((other, k) =>
+      i !== k && (other.setting === job.setting || other.stop === job.stop) ? [k] : [],
+    ),
   )
   return { size: jobs.length, near, after: jobs.map(({ after }) => after) }
 }
@@ -168,7 +170,12 @@ function byBeam(graph: Graph): number[] {
           const next = Uint8Array.from(done)
           next[index] = 1
           const more = doubles + Number(double)
-          return { order: [...order, index], done: next, doubles: more, bound: more + lots(graph, next, index) }
+          return {
+            order: [...order, index],
+            done: next,
+            doubles: more,
+            bound: more + lots(graph, next, index),
+          }
         }),
     )
     const seen = new Set<string>()

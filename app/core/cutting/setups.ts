@@ -59,8 +59,7 @@ export function planSetups(rows: readonly SawRow[], saw: SawLimits): SetupPlan {
       })
       return jobs.length - 1
     })
-    const where: Stop =
-      row.advice === 'batch' ? { kind: 'length', length: row.cutLength } : { kind: 'mark' }
+    const where: Stop = row.advice === 'batch' ? { kind: 'length', length: row.cutLength } : { kind: 'mark' }
     for (const at of end)
       jobs.push({
         setting: settingKey(at),

@@ -1,5 +1,5 @@
 import type { Workpiece } from '~/model'
-import type { ToRelease } from '../asbuilt/release'
+import type { ToRelease } from '../asbuilt/freeze'
 import type { Layout } from '../layout/layout'
 import type { CutRow, Piece } from '../pieces'
 import { batchAdvice } from './batch'

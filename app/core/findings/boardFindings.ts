@@ -1,8 +1,23 @@
 import { inches, millimeters, nearestNanometer, tickOf } from '~/length'
-import { RAIL_JOINTS, TAKEN_OFF, usualOffers, type Workpiece, inForce } from '~/model'
+import {
+  type Edit,
+  RAIL_JOINTS,
+  type Settings,
+  TAKEN_OFF,
+  usualOffers,
+  type Workpiece,
+  inForce,
+} from '~/model'
 import type { Layout } from '../layout/layout'
 import { isUpright, type Piece } from '../pieces'
+import { joinRunWith } from '../cutting/joints'
 import type { Finding, WayOut } from './finding'
+
+/** Strips that were to be ripped from sheets are bought after all. */
+function buyStrips(materialId: string, { shop }: Settings): Edit[] {
+  const { [materialId]: _, ...others } = shop.ripped
+  return [{ type: 'patchSettings', patch: { shop: { ...shop, ripped: others } } }]
+}
 
 /** What the boards on sale have to say: none listed, a batten too long for them, a rail joined of several. */
 export function boardFindings(
@@ -14,6 +29,9 @@ export function boardFindings(
   for (const materialId of new Set(pieces.map((piece) => piece.materialId))) {
     if (materialId === TAKEN_OFF) continue
     const longestNow = layout.longest.get(materialId) ?? null
+    const ripped = settings.shop.ripped[materialId] !== undefined
+    // a sheet that is gone is told by itself
+    if (longestNow === null && ripped) continue
     if (longestNow === null) {
       findings.push({
         stage: 'buy',
@@ -36,9 +54,19 @@ export function boardFindings(
     const step = settings.units === 'mm' ? millimeters(300) : inches(24)
     const needed = nearestNanometer(Math.ceil((worst.cutLength + settings.shop.endTrim) / step) * step)
     const waysOut: WayOut[] = [
+      ...(inForce(wall.design).joints[worst.stripId]?.joint === 'none'
+        ? [
+            {
+              says: { code: 'joinAgain' as const },
+              edits: joinRunWith(worst.stripId, 'asWall', { wall, settings }),
+            },
+          ]
+        : []),
       {
         says: { code: 'addBoard', length: needed },
         edits: [
+          // no sheet is so long: the strips are bought
+          ...(ripped ? buyStrips(materialId, settings) : []),
           {
             type: 'setOffer',
             offer: { id: `${materialId}-${needed}`, material: materialId, length: needed, price: null },

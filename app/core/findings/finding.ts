@@ -16,10 +16,12 @@ import type {
 import type { Uptake } from '../asbuilt/newWidth'
 import type { MoveIssue } from '../layout/moves'
 import type { SpacingIssue } from '../spacing'
+import type { SawSays, SawWaySays } from './sawSays'
 
 /** What a finding has to say: a code with its figures. messages/ makes the sentence. */
 export type FindingSays =
   | SpacingIssue
+  | SawSays
   | {
       readonly code: 'topAboveHead'
       readonly top: Length
@@ -224,13 +226,6 @@ export type FindingSays =
       readonly pieces: number
     }
   | {
-      readonly code: 'beyondSwing'
-      readonly stripId: string
-      readonly deg: number
-      readonly swing: number
-      readonly ends: number
-    }
-  | {
       readonly code: 'archOver'
       readonly archId: string
       readonly what: 'ceiling' | 'wall' | 'strips' | 'thing' | 'tooHigh'
@@ -249,6 +244,7 @@ export type FindingSays =
 
 /** What a way out does, for its button. */
 export type WayOutSays =
+  | SawWaySays
   | { readonly code: 'useStrips'; readonly strips: number; readonly gap: number }
   | { readonly code: 'useMaterial'; readonly materialId: string }
   | { readonly code: 'rows'; readonly rows: number }

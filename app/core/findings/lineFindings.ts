@@ -108,38 +108,12 @@ function slivers(workpiece: Workpiece, pieces: readonly Piece[]): Finding[] {
   ]
 }
 
-/** Ends steeper than the saw swings, the steepest named. */
-function beyondSwing({ settings }: Workpiece, pieces: readonly Piece[]): Finding[] {
-  const { swing } = settings.shop
-  const ends = pieces.flatMap(({ start, end, faceWidth, stripId }) =>
-    [start, end].flatMap((cut) => {
-      const deg = steepestOf(cut, faceWidth)
-      return deg > swing + 0.05 ? [{ stripId, deg }] : []
-    }),
-  )
-  const worst = ends.reduce<(typeof ends)[number] | null>(
-    (most, each) => (!most || each.deg > most.deg ? each : most),
-    null,
-  )
-  if (!worst) return []
-  return [
-    {
-      stage: 'layout',
-      severity: 'watch',
-      says: { code: 'beyondSwing', stripId: worst.stripId, deg: worst.deg, swing, ends: ends.length },
-      stripIds: [...new Set(ends.map(({ stripId }) => stripId))],
-      waysOut: [],
-    },
-  ]
-}
-
-/** What is to be said of struck lines: moves that miss something, what is left of nothing, slivers, cuts no saw makes. */
+/** What is to be said of struck lines: moves that miss something, what is left of nothing, slivers. */
 export function lineFindings(workpiece: Workpiece, layout: Layout, pieces: readonly Piece[]): Finding[] {
   if (!layout.moves) return []
   return [
     ...movesThatTell(workpiece, layout),
     ...vanished(workpiece, layout, pieces),
     ...slivers(workpiece, pieces),
-    ...beyondSwing(workpiece, pieces),
   ]
 }

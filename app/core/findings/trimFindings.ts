@@ -1,9 +1,10 @@
-import { type Length, nearestNanometer } from '~/length'
+import { addLengths, type Length, nearestNanometer } from '~/length'
 import { LEVEL_RULES, QUARTER_ROUND, usualOffers, type Workpiece, inForce, type Design } from '~/model'
 import type { Layout } from '../layout/layout'
 import { rulesOf } from '../patterns/rules'
 import { specOf, type Strip } from '../strips/strip'
 import { meetings, placePiece, treatmentOf } from '../pieces'
+import { backerThickness } from '../panels/backerSheet'
 import { isOpening } from '../survey/obstacles'
 import { bendsWithin, profileAt } from '../survey/profile'
 import { laidOut } from '../edits/laidOut'
@@ -114,12 +115,14 @@ export function proudFindings(workpiece: Workpiece, layout: Layout): Finding[] {
   const { wall, settings } = workpiece
   const { survey } = wall
   const design = inForce(wall.design)
-  const thickness = meetingThickness(layout)
+  // trim on a skin of sheets stands out by both
+  const skin = backerThickness(workpiece)
+  const thickness = addLengths(meetingThickness(layout), skin)
   const { places, standsFree, footBevels, framesItself } = rulesOf(layout)
   const findings: Finding[] = []
   const thinner = (limit: number): WayOut[] =>
     settings.materials
-      .filter((material) => material.thickness <= limit)
+      .filter((material) => material.thickness + skin <= limit)
       .sort(
         (a, b) =>
           Math.abs(a.width - layout.battenMaterial.width) - Math.abs(b.width - layout.battenMaterial.width),
@@ -207,8 +210,14 @@ function endedAt(spec: Strip, layout: Layout, meets: Design['meets']): string[] 
 }
 
 /** Casing and other trim that strips end at and that is thinner than they are. */
-function thingFindings({ wall }: Workpiece, layout: Layout, thinner: (limit: number) => WayOut[]): Finding[] {
-  const thickness = meetingThickness(layout)
+function thingFindings(
+  workpiece: Workpiece,
+  layout: Layout,
+  thinner: (limit: number) => WayOut[],
+): Finding[] {
+  const { wall } = workpiece
+  const skin = backerThickness(workpiece)
+  const thickness = addLengths(meetingThickness(layout), skin)
   const { things } = wall.survey
   const met = new Set(layout.strips.flatMap((strip) => endedAt(strip, layout, inForce(wall.design).meets)))
   return things

@@ -1,5 +1,6 @@
 import { type Length, nearestNanometer } from '~/length'
 import type { Design, Material, Settings, Survey } from '~/model'
+import { longestOf } from '../stock/offers'
 import { type Obstacle, obstaclesOf } from '../survey/obstacles'
 import { type WallLines, wallLines } from '../survey/wallLines'
 import { type WallShape, wallShape } from '../survey/wallShape'
@@ -38,9 +39,6 @@ export function fieldOf(survey: Survey, design: Design, settings: Settings): Fie
   const lean = leanOf(design, survey, shape, upright)
   const lines = isLeaning(lean) ? leaned(upright, leanedSpan(shape, upright, lean, survey.height)) : upright
   const left = nearestNanometer(Math.max(lines.left, design.extent?.left ?? -Infinity))
-  const longest = new Map<string, number>()
-  for (const { material, length } of settings.shop.offers)
-    longest.set(material, Math.max(longest.get(material) ?? -Infinity, length - settings.shop.endTrim))
   return {
     survey,
     design,
@@ -52,7 +50,7 @@ export function fieldOf(survey: Survey, design: Design, settings: Settings): Fie
     left,
     right: nearestNanometer(Math.max(left, Math.min(lines.right, design.extent?.right ?? Infinity))),
     materials: new Map(settings.materials.map((material) => [material.id, material])),
-    longest,
+    longest: longestOf(settings),
   }
 }
 

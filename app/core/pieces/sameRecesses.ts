@@ -22,7 +22,10 @@ function same<T extends Notch | Lap>(a: readonly T[], b: readonly T[], side: (ea
 }
 
 /** Whether two pieces have the same notches and laps in the same places: one elsewhere spoils a piece, whatever its length. */
-export function sameRecesses(a: Pick<Piece, 'notches' | 'laps'>, b: Pick<Piece, 'notches' | 'laps'>): boolean {
+export function sameRecesses(
+  a: Pick<Piece, 'notches' | 'laps'>,
+  b: Pick<Piece, 'notches' | 'laps'>,
+): boolean {
   return (
     same(a.notches, b.notches, ({ edge }) => edge) &&
     same(a.laps, b.laps, ({ outOf, lean }) => `${outOf} ${Math.round(lean / 1000)}`)

@@ -3,7 +3,6 @@ import type { RailJoint } from '~/model'
 import { type EndCut, SQUARE } from './endCut'
 import type { Reach } from './runJoints'
 
-
 /** One part of a run: where its visible face lies along the run's center line, and its two end cuts. */
 export interface RunPart {
   readonly from: Length

@@ -75,13 +75,24 @@ describe('strips from sheets', () => {
     expect(wide(5, 3.5) + 2 * wide(4, 3.5) + 2 * 0.125).toBe(47)
     const counts = (strip: number, kerf: number) =>
       [48, 49].map((width) => stripsAcross(sheetOf(width, 96), inches(strip), inches(kerf)))
-    expect([1.75, 2.25, 3].map((strip) => counts(strip, 1 / 8))).toEqual([[25, 26], [20, 20], [15, 15]])
-    expect([1.75, 2.25, 3].map((strip) => counts(strip, 3 / 32))).toEqual([[26, 26], [20, 20], [15, 15]])
+    expect([1.75, 2.25, 3].map((strip) => counts(strip, 1 / 8))).toEqual([
+      [25, 26],
+      [20, 20],
+      [15, 15],
+    ])
+    expect([1.75, 2.25, 3].map((strip) => counts(strip, 3 / 32))).toEqual([
+      [26, 26],
+      [20, 20],
+      [15, 15],
+    ])
   })
 
   // G8 to G11: two stages; strips and sheets by exhaustive search (no published source)
   test('G8: 12 x 48: strips 1, 1 and 4; 2 sheets', async () => {
-    const plan = await planned(sheetOf(12, 48), demands([5.5, 26.5, 1], [4.5, 38, 1], [3, 37, 2], [3, 34.5, 2]))
+    const plan = await planned(
+      sheetOf(12, 48),
+      demands([5.5, 26.5, 1], [4.5, 38, 1], [3, 37, 2], [3, 34.5, 2]),
+    )
     expect([5.5, 4.5, 3].map((width) => stripsOf(plan, width))).toEqual([1, 1, 4])
     expect(plan).toMatchObject({ proven: true, bound: 2 })
     expect(plan.sheets).toHaveLength(2)
@@ -109,7 +120,10 @@ describe('strips from sheets', () => {
   })
 
   test('mixed widths side by side: 20, 14, 11 and 9 strips take 3 sheets of 48', async () => {
-    const plan = await planned(sheetOf(48, 96), demands([1.5, 96, 20], [2, 96, 14], [2.5, 96, 11], [3.5, 96, 9]))
+    const plan = await planned(
+      sheetOf(48, 96),
+      demands([1.5, 96, 20], [2, 96, 14], [2.5, 96, 11], [3.5, 96, 9]),
+    )
     expect(plan.sheets).toHaveLength(3)
   })
 
@@ -123,17 +137,21 @@ describe('strips from sheets', () => {
     expect(oneMoreStrip(plan, inches(3.5), KERF)).toEqual({ fits: true, sheets: 0, cost: 0 })
     expect(oneMoreStrip(plan, inches(3.625), KERF)).toEqual({ fits: false, sheets: 1, cost: 5400 })
     const [sheet] = plan.sheets
-    expect(breakDowns(sheet ?? { number: 1, strips: [], left: inches(0) }, inches(18), KERF).map(({ strips }) => strips)).toEqual([5, 5, 2])
+    expect(
+      breakDowns(sheet ?? { number: 1, strips: [], left: inches(0) }, inches(18), KERF).map(
+        ({ strips }) => strips,
+      ),
+    ).toEqual([5, 5, 2])
   })
 
-  test('what no sheet gives is told, with the piece', async () => {
-    const told = async (wanted: SheetDemand[], cuts = CUTS) => {
-      const found = await planSheetsQuickly(sheetOf(24, 48), wanted, cuts)
+  test('what no sheet gives is told, with the piece', () => {
+    const told = (wanted: SheetDemand[], cuts = CUTS) => {
+      const found = planSheetsQuickly(sheetOf(24, 48), wanted, cuts)
       return found.ok ? null : found.issue
     }
-    expect(await told(demands([3, 49, 1]))).toMatchObject({ code: 'longerThanSheet', length: inches(49) })
-    expect(await told(demands([25, 12, 1]))).toMatchObject({ code: 'widerThanSheet', width: inches(25) })
-    expect(await told(demands([3, 1, 1]), { ...CUTS, kerf: inches(2) })).toMatchObject({ code: 'kerfOverPiece' })
+    expect(told(demands([3, 49, 1]))).toMatchObject({ code: 'longerThanSheet', length: inches(49) })
+    expect(told(demands([25, 12, 1]))).toMatchObject({ code: 'widerThanSheet', width: inches(25) })
+    expect(told(demands([3, 1, 1]), { ...CUTS, kerf: inches(2) })).toMatchObject({ code: 'kerfOverPiece' })
   })
 })
 
@@ -143,13 +161,15 @@ function sawn(plan: SheetPlan): Map<string, { width: number; length: number }> {
   for (const { strips, left } of plan.sheets) {
     let across = plan.sheet.edge as number
     for (const strip of [...strips].sort((a, b) => a.from - b.from)) {
-      if (strip.from !== across) throw new Error(`a strip begins at ${strip.from}, the saw stands at ${across}`)
+      if (strip.from !== across)
+        throw new Error(`a strip begins at ${strip.from}, the saw stands at ${across}`)
       across += strip.width
       if (across > plan.sheet.width - plan.sheet.edge) throw new Error('ripped past the sheet')
       across += KERF
       let along = 0
       for (const piece of strip.pieces) {
-        if (piece.from !== along) throw new Error(`a piece begins at ${piece.from}, the saw stands at ${along}`)
+        if (piece.from !== along)
+          throw new Error(`a piece begins at ${piece.from}, the saw stands at ${along}`)
         along += piece.length
         if (along > plan.sheet.length) throw new Error('cut past the strip')
         along += KERF
@@ -157,7 +177,8 @@ function sawn(plan: SheetPlan): Map<string, { width: number; length: number }> {
         made.set(piece.id, { width: strip.width, length: piece.length })
       }
     }
-    if (left > Math.max(0, plan.sheet.width - plan.sheet.edge - across + KERF)) throw new Error('more left than there is')
+    if (left > Math.max(0, plan.sheet.width - plan.sheet.edge - across + KERF))
+      throw new Error('more left than there is')
   }
   return made
 }
@@ -188,13 +209,22 @@ function fewestSheets(sheet: Sheet, wanted: readonly SheetDemand[]): number {
     return best
   }
   const strips = wanted.flatMap(({ width, pieces }) =>
-    Array.from({ length: fewest(sheet.length + KERF, pieces.map(({ length }) => length + KERF)) }, () => width + KERF),
+    Array.from(
+      {
+        length: fewest(
+          sheet.length + KERF,
+          pieces.map(({ length }) => length + KERF),
+        ),
+      },
+      () => width + KERF,
+    ),
   )
   return fewest(sheet.width - 2 * sheet.edge + KERF, strips)
 }
 
 describe('laws of sheets', () => {
-  const quarter = (least: number, most: number) => fc.integer({ min: least * 4, max: most * 4 }).map((n) => n / 4)
+  const quarter = (least: number, most: number) =>
+    fc.integer({ min: least * 4, max: most * 4 }).map((n) => n / 4)
 
   test('some hundred small lists: the saws make every piece once, at its width; no way takes fewer sheets', async () => {
     await fc.assert(
@@ -205,11 +235,15 @@ describe('laws of sheets', () => {
         fc.array(fc.tuple(fc.constantFrom(1.5, 2.25, 3.5), quarter(4, 30)), { minLength: 1, maxLength: 8 }),
         async (width, length, edge, pieces) => {
           const sheet = { ...sheetOf(width, length), edge: inches(edge) }
-          const wanted = demands(...pieces.map(([w, l], i) => [w, Math.min(l, length - 1) + i / 64, 1] as const))
+          const wanted = demands(
+            ...pieces.map(([w, l], i) => [w, Math.min(l, length - 1) + i / 64, 1] as const),
+          )
           fc.pre(width - 2 * edge >= 3.5)
           const plan = await planned(sheet, wanted)
           const made = sawn(plan)
-          const all = wanted.flatMap((demand) => demand.pieces.map((piece) => ({ ...piece, width: demand.width })))
+          const all = wanted.flatMap((demand) =>
+            demand.pieces.map((piece) => ({ ...piece, width: demand.width })),
+          )
           expect(made.size).toBe(all.length)
           for (const piece of all)
             expect(made.get(piece.id)).toEqual({ width: piece.width, length: piece.length })

@@ -1,6 +1,7 @@
 import type { Length } from '~/length'
 import { type Settings, TAKEN_OFF } from '~/model'
 import type { CutRow } from '../pieces'
+import { offersOf } from './offers'
 
 /** What is to be cut from boards of one material. Lengths in nanometers. */
 export interface BoardRequest {
@@ -24,16 +25,14 @@ export interface CuttingProblem {
 
 /** One request per material of the cut list, in the order in which the list first names them. */
 export function boardRequests(cutList: readonly CutRow[], settings: Settings): BoardRequest[] {
-  const { kerf, endTrim, offers } = settings.shop
+  const { kerf, endTrim } = settings.shop
   // trim that goes back is cut from itself
   const bought = new Set(cutList.map((row) => row.materialId).filter((id) => id !== TAKEN_OFF))
   return [...bought].map((materialId) => ({
     materialId,
     kerf,
     endTrim,
-    offers: offers
-      .filter((offer) => offer.material === materialId)
-      .map(({ id, length, price }) => ({ id, length, price })),
+    offers: offersOf(materialId, settings),
     pieces: cutList
       .filter((row) => row.materialId === materialId)
       .flatMap((row) => row.pieceIds.map((id) => ({ id, label: row.label, length: row.cutLength }))),

@@ -64,7 +64,11 @@ export function runParts(
 }
 
 /** The joints placed by hand within a run, along it from the strip's center point, in order. */
-export function placedJoints(strip: Strip, { from, to }: { from: number; to: number }, design: Design): number[] {
+export function placedJoints(
+  strip: Strip,
+  { from, to }: { from: number; to: number },
+  design: Design,
+): number[] {
   const origin = originAlong(strip)
   return (design.joints[strip.id]?.at ?? [])
     .map((at) => nearestNanometer(at - origin))

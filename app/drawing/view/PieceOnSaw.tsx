@@ -27,7 +27,8 @@ export function PieceOnSaw({
   const whole = card.longLength * scale <= 2 * half
   const face = faceFromCard(card)
   const y = (at: number) => 30 + inner - at * scale
-  const atLeft = (x: number) => SIDE + (whole ? (width - 2 * SIDE - card.longLength * scale) / 2 : 0) + x * scale
+  const atLeft = (x: number) =>
+    SIDE + (whole ? (width - 2 * SIDE - card.longLength * scale) / 2 : 0) + x * scale
   const atRight = (x: number) => width - SIDE - (card.longLength - x) * scale
   const middle = width / 2
   const points = (place: (x: number) => number) =>
@@ -40,9 +41,22 @@ export function PieceOnSaw({
       ]
   const [from, to] = whole ? [atLeft(0), atLeft(card.longLength)] : [SIDE, width - SIDE]
   return (
-    <svg width="100%" height={height} viewBox={`0 0 ${width} ${height}`} aria-hidden="true" data-piece-drawing>
+    <svg
+      width="100%"
+      height={height}
+      viewBox={`0 0 ${width} ${height}`}
+      aria-hidden="true"
+      data-piece-drawing
+    >
       {shown.map(({ id, place, from: left, to: right }) => (
-        <svg key={id} x={left} y={0} width={Math.max(0, right - left)} height={height} viewBox={`${left} 0 ${Math.max(0, right - left)} ${height}`}>
+        <svg
+          key={id}
+          x={left}
+          y={0}
+          width={Math.max(0, right - left)}
+          height={height}
+          viewBox={`${left} 0 ${Math.max(0, right - left)} ${height}`}
+        >
           <polygon points={points(place)} fill="var(--board)" stroke="var(--rod-edge)" strokeWidth={1.5} />
           {card.laps.map((lap) => (
             <polygon

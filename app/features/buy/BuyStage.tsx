@@ -23,6 +23,7 @@ import { Fractions } from '~/ui/Fractions'
 import { Row, Soft, Spread } from '~/ui/page'
 import { narrow, space, type } from '~/ui/theme'
 import { Preparing } from './Preparing'
+import { SheetsPart } from './SheetsPart'
 import { OfferTable, SawFields } from './ShopFields'
 
 const Figures = styled.dl`
@@ -186,6 +187,7 @@ export function BuyStage() {
         <Findings only={({ stage, says }) => stage === 'buy' && says.code !== 'bandJoined'} />
         <Preparing />
         <SawFields />
+        <SheetsPart />
         {used.map((materialId) => (
           <OfferTable key={materialId} materialId={materialId} />
         ))}

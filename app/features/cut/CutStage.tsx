@@ -13,6 +13,7 @@ import { Drawn, Heading, Side, Split } from '~/editor/Workbench'
 import {
   count,
   groupSettingText,
+  jointText,
   materialName,
   sawText,
   setupsText,
@@ -20,17 +21,25 @@ import {
   visitText,
   WORK_CAUTIONS,
 } from '~/messages'
+import { LinkButton } from '~/ui/Button'
 import { Fold } from '~/ui/Fold'
 import { Fractions } from '~/ui/Fractions'
-import { Soft } from '~/ui/page'
+import { Row, Soft } from '~/ui/page'
 import { narrow, space, type } from '~/ui/theme'
+import { BlockKitFold } from './BlockKitFold'
 import { CutActsProvider } from './CutActs'
 import { CutRow } from './CutRow'
 import { CutWalk } from './CutWalk'
 import { FixingChoice } from './FixingChoice'
+import { Flaws } from './Flaws'
 import { InHand } from './InHand'
+import { JointHandles } from './JointHandles'
+import { JointsFold } from './JointsFold'
 import { LineGroups } from './LineGroups'
+import { PanelSeams } from './PanelSeams'
+import { PanelsFold } from './PanelsFold'
 import { ReleaseBar } from './ReleaseBar'
+import { SawBench } from './SawBench'
 import { rowStates, useCutList } from './useCutList'
 
 /** The wall keeps the larger part of the stage; the list beside it is wide enough for a line a row. */
@@ -73,8 +82,7 @@ export function CutStage() {
   }, [plan, ordered])
   const lit = (card: CutCard) => (piecesOf.get(card) ?? []).some(({ stripId }) => stripId === selected)
   // of several rows that one strip comes from the one that was pressed
-  const inHand =
-    ordered.find((card) => card.row.label === picked && lit(card)) ?? ordered.find(lit) ?? null
+  const inHand = ordered.find((card) => card.row.label === picked && lit(card)) ?? ordered.find(lit) ?? null
   const onPick = useCallback(
     (card: CutCard) => {
       const first = plan.pieces.find(({ id }) => id === card.row.pieceIds[0])
@@ -123,7 +131,16 @@ export function CutStage() {
             <h1>Cut list, {count(plan.pieces.length, 'piece')}</h1>
             <ReadyToCut />
           </Heading>
-          <WallStage rods={false} labels={labels} />
+          <WallStage
+            rods={false}
+            labels={labels}
+            over={(frame) => (
+              <>
+                <PanelSeams frame={frame} />
+                <JointHandles frame={frame} />
+              </>
+            )}
+          />
           <InHand card={inHand} />
           {plan.pieces.length > 0 ? <CutWalk cards={ordered} /> : null}
         </Wall>
@@ -145,7 +162,9 @@ export function CutStage() {
                       state={states.get(card.row.label) ?? null}
                       details={
                         inHand === card
-                          ? (release?.pieces.filter(({ piece }) => card.row.pieceIds.includes(piece.pieceId)) ?? [])
+                          ? (release?.pieces.filter(({ piece }) =>
+                              card.row.pieceIds.includes(piece.pieceId),
+                            ) ?? [])
                           : []
                       }
                       onPick={onPick}
@@ -167,9 +186,7 @@ export function CutStage() {
                 </li>
               ))}
             </ol>
-            {trips && open.size > 0 ? (
-              <p data-trips={trips.length}>{tripsText(trips, open)}</p>
-            ) : null}
+            {trips && open.size > 0 ? <p data-trips={trips.length}>{tripsText(trips, open)}</p> : null}
           </Fold>
           <Fold title={sawText.boards} open>
             {boards.materials.map(({ request, result }) =>
@@ -181,13 +198,22 @@ export function CutStage() {
                     </h3>
                   ) : null}
                   <BoardRows plan={result.value} />
+                  <Flaws plan={result.value} />
                 </section>
               ) : null,
             )}
             {boards.materials.length === 0 ? <Soft>No pieces yet.</Soft> : null}
           </Fold>
+          <JointsFold />
+          <BlockKitFold />
+          <PanelsFold />
+          <SawBench />
           <LineGroups />
           <FixingChoice />
+          <Row>
+            <LinkButton href="labels">{jointText.labels}</LinkButton>
+            <LinkButton href="ticket">{jointText.ticket}</LinkButton>
+          </Row>
           <ul aria-label="Cautions">
             {WORK_CAUTIONS.map((caution) => (
               <li key={caution}>

@@ -190,7 +190,9 @@ export function CutWalk({ cards }: { cards: readonly CutCard[] }) {
         <PieceOnSaw card={row} width={330} height={92} texts={{ long: '', short: null }} />
         <b>{batch.name}</b>
       </Drawing>
-      <Soft role="status">{state ? sawText.cutOf(state.cut.length, state.names.length) : sawText.releaseWhy}</Soft>
+      <Soft role="status">
+        {state ? sawText.cutOf(state.cut.length, state.names.length) : sawText.releaseWhy}
+      </Soft>
       <Drawing>
         <Fold title="How it is cut">
           <CardCuts card={card} />
@@ -200,7 +202,14 @@ export function CutWalk({ cards }: { cards: readonly CutCard[] }) {
           ) : null}
         </Fold>
         <Fold title={sawText.left} aside={String(left.length)}>
-          <p>{setupsText(planSetups(left.map((each) => ({ ...each.row, advice: each.advice.advice })), saw))}</p>
+          <p>
+            {setupsText(
+              planSetups(
+                left.map((each) => ({ ...each.row, advice: each.advice.advice })),
+                saw,
+              ),
+            )}
+          </p>
           <Outline>
             {left.map((each) => (
               <li key={each.row.label}>
@@ -223,10 +232,7 @@ export function CutWalk({ cards }: { cards: readonly CutCard[] }) {
         </Dim>
         {release ? (
           <>
-            <Dim
-              isDisabled={open.length < 2}
-              onPress={() => record(open.slice(0, 1), { kind: 'pieceCut' })}
-            >
+            <Dim isDisabled={open.length < 2} onPress={() => record(open.slice(0, 1), { kind: 'pieceCut' })}>
               {sawText.cutOne}
             </Dim>
             <Next
@@ -235,7 +241,8 @@ export function CutWalk({ cards }: { cards: readonly CutCard[] }) {
                 next()
               }}
             >
-              {open.length === 0 ? 'Next' : sawText.cutAll(open.length)} <ChevronRight size={24} aria-hidden />
+              {open.length === 0 ? 'Next' : sawText.cutAll(open.length)}{' '}
+              <ChevronRight size={24} aria-hidden />
             </Next>
           </>
         ) : (

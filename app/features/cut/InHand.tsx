@@ -43,7 +43,9 @@ export function InHand({ card }: { card: CutCard | null }) {
   const { row, start, end } = card
   const own = new Set(row.pieceIds)
   const on = boards.materials.flatMap(({ result }) =>
-    result.ok ? result.value.boards.filter(({ pieces }) => pieces.some(({ pieceId }) => own.has(pieceId))) : [],
+    result.ok
+      ? result.value.boards.filter(({ pieces }) => pieces.some(({ pieceId }) => own.has(pieceId)))
+      : [],
   )
   const [board] = on
   const pieces = plan.pieces.filter(({ id }) => own.has(id))
@@ -66,7 +68,9 @@ export function InHand({ card }: { card: CutCard | null }) {
         <span>{groupSettingText(start, end)}</span>
         {board ? (
           <Soft>
-            {on.length === 1 ? `Board ${board.number}` : `Boards ${on.map(({ number }) => number).join(', ')}`}
+            {on.length === 1
+              ? `Board ${board.number}`
+              : `Boards ${on.map(({ number }) => number).join(', ')}`}
             {on.length === 1 ? (
               <>
                 , <Fractions text={leftText(board.offcut, wording)} />

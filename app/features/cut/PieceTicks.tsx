@@ -77,7 +77,9 @@ export function PieceTicks({
                 <Button onPress={() => onCut([piece.name])}>{sawText.cut}</Button>
               ) : (
                 <>
-                  <Soft as="span">✓ cut {new Date(cutAt).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })}</Soft>
+                  <Soft as="span">
+                    ✓ cut {new Date(cutAt).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })}
+                  </Soft>
                   <Button $kind="quiet" onPress={() => record([piece.name], { kind: 'pieceUncut' })}>
                     {sawText.uncut}
                   </Button>

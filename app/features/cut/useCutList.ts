@@ -1,15 +1,7 @@
 import { useCallback, useMemo } from 'react'
 import { useStore } from 'zustand'
-import {
-  freezeList,
-  letterOf,
-  type Release,
-  releasedRows,
-  releaseOf,
-  type SinceRelease,
-  sinceRelease,
-  type ToRelease,
-} from '~/core/asbuilt/release'
+import { freezeList, type SinceRelease, sinceRelease, type ToRelease } from '~/core/asbuilt/freeze'
+import { letterOf, type Release, releasedRows, releaseOf } from '~/core/asbuilt/release'
 import { type CutCard, cutCards, type RowFacts } from '~/core/cutting/cutCards'
 import { toRelease } from '~/core/cutting/toRelease'
 import { newToken } from '~/editor/saving/browserSaver'
@@ -34,7 +26,6 @@ export interface CutList {
   /** Takes down what happened to a piece of the released list. */
   readonly record: (names: readonly string[], act: PieceAct) => void
 }
-
 
 /** The facts of a row that is not frozen, and of one that is. */
 function factsBy(release: Release | null, plan: ToRelease) {

@@ -9,6 +9,7 @@ import { formatLength } from '~/length'
 import { layoutTitle } from '~/messages'
 import { Fractions } from '~/ui/Fractions'
 import { Row } from '~/ui/page'
+import { BackerFold } from './BackerFold'
 import { CompanionsFold } from './companions/CompanionsFold'
 import { CountChoices } from './CountChoices'
 import { FrameSentence } from './FrameSentence'
@@ -71,6 +72,7 @@ export function LayoutStage() {
         <SectionsFold />
         <RailsFold />
         <CompanionsFold />
+        <BackerFold />
         <StripInHand />
       </Side>
     </Split>

@@ -159,3 +159,11 @@ export const pairings = sqliteTable('pairings', {
   expiresAt: integer('expires_at').notNull(),
   usedAt: integer('used_at'),
 })
+
+/** Saws as the crew keeps them, to be taken for any job: a name each. */
+export const saws = sqliteTable('saws', {
+  name: text('name').primaryKey(),
+  /** How far it swings, its kerf and the rest, as the settings of a job have them. */
+  body: text('body').notNull(),
+  keptAt: integer('kept_at').notNull(),
+})

@@ -346,16 +346,6 @@ describe('bad input is told, with ways out, and never breaks the drawing', () =>
     })
   })
 
-  test('cuts past the saw’s swing are told with the steepest, and not where the saw swings so far', () => {
-    const steep = lineWall(100, 90, [strike({ heading: { to: 'angle', deg: 25 } })])
-    const code = (workpiece: typeof steep) =>
-      computePlan(workpiece).findings.flatMap(({ says }) => (says.code === 'beyondSwing' ? [says.deg] : []))
-    expect(code(steep)).toEqual([expect.closeTo(65, 3)])
-    expect(
-      code({ ...steep, settings: { ...steep.settings, shop: { ...steep.settings.shop, swing: 66 } } }),
-    ).toEqual([])
-  })
-
   test('a document keeps a list as it was, moves that miss something and all', () => {
     const wall = lineWall(100, 70, [
       strike({ from: { at: 'strip', strip: 'gone.1', edge: 'left', along: { by: 'mark', mark: 2, of: 5 } } }),

@@ -1,0 +1,178 @@
+import { type Length, nearestNanometer } from '~/length'
+import type { Act, ReleasedPiece } from '~/model'
+import type { BatchAdvice } from '../cutting/batch'
+import { landsOnPieces } from '../cutting/openings'
+import { type CutRow, endCutKey, type Piece, rowLabel } from '../pieces'
+import { letterOf, type Release, releasedOf, releaseOf, sameLengths, type Shape } from './release'
+
+/** What the plan's pieces are by their rows, for a list that is to be released. */
+export interface ToRelease {
+  readonly cutList: readonly CutRow[]
+  readonly pieces: readonly Piece[]
+  readonly adviceOf: (row: CutRow) => BatchAdvice
+  readonly ripTo: (piece: Piece) => Length | null
+}
+
+function frozen(
+  piece: Piece,
+  row: CutRow,
+  { adviceOf, ripTo }: ToRelease,
+): Omit<ReleasedPiece, 'name' | 'after'> {
+  const advice = adviceOf(row)
+  return {
+    pieceId: piece.id,
+    stripId: piece.stripId,
+    role: piece.role,
+    number: piece.number,
+    part: piece.part ? { ...piece.part } : null,
+    materialId: piece.materialId,
+    directionDeg: piece.directionDeg,
+    faceWidth: piece.faceWidth,
+    // as its row: cutting to the list never leaves a piece short
+    cutLength: row.cutLength,
+    longLength: row.longLength,
+    shortLength: row.shortLength,
+    start: unfrozen(row.start),
+    end: unfrozen(row.end),
+    notches: row.notches.map((notch) => ({ ...notch })),
+    laps: row.laps.map((lap) => ({ ...lap })),
+    advice: { ...advice, spread: nearestNanometer(advice.spread) },
+    ripTo: ripTo(piece),
+  }
+}
+
+function unfrozen(cut: CutRow['start']): ReleasedPiece['start'] {
+  return cut.kind === 'severalCuts'
+    ? { ...cut, points: cut.points.map((point) => ({ ...point })) }
+    : { ...cut }
+}
+
+/**
+ * The pieces of a plan as they go to the saw, each with a name that never moves: its row's letter and its number in it. Pieces that the list
+ * before had, cut alike, keep their names; letters once given are not given again.
+ */
+export function freezeList(plan: ToRelease, acts: readonly Act[]): ReleasedPiece[] {
+  const lists = releasedOf(acts)
+  const before = releaseOf(acts)?.pieces ?? []
+  const used = new Set(lists.flatMap(({ pieces }) => pieces.map(({ name }) => letterOf(name))))
+  const fit = matched(
+    plan.cutList.flatMap((row) => rowPieces(row, plan)),
+    before.map(({ piece }) => piece),
+  )
+  const names = new Map<string, string>()
+  let next = 0
+  for (const row of [...plan.cutList].sort(
+    (a, b) => a.label.length - b.label.length || a.label.localeCompare(b.label),
+  )) {
+    const fresh = row.pieceIds.filter((id) => !fit.has(id))
+    row.pieceIds.forEach((id) => {
+      const kept = fit.get(id)
+      if (kept) names.set(id, kept.name)
+    })
+    if (fresh.length === 0) continue
+    let letter = row.label
+    while (used.has(letter)) letter = rowLabel(next++)
+    used.add(letter)
+    fresh.forEach((id, i) => names.set(id, `${letter}${i + 1}`))
+  }
+  const lands = landsOnPieces(plan.pieces)
+  const named = (id: string) => names.get(id)
+  return plan.cutList.flatMap((row) =>
+    rowPieces(row, plan).map(({ id, shape }) => ({
+      ...shape,
+      name: names.get(id) ?? id.slice(0, 24),
+      after: [...new Set((lands.get(id) ?? []).flatMap((other) => named(other) ?? []))].slice(0, 60),
+    })),
+  )
+}
+
+function rowPieces(row: CutRow, plan: ToRelease) {
+  const byId = new Map(plan.pieces.map((piece) => [piece.id, piece]))
+  return row.pieceIds.flatMap((id) => {
+    const piece = byId.get(id)
+    return piece ? [{ id, shape: frozen(piece, row, plan) }] : []
+  })
+}
+
+/** For wanted pieces the released ones that do for them: the same piece first, then any cut alike. By the wanted piece's id. */
+function matched(
+  wanted: readonly { readonly id: string; readonly shape: Shape }[],
+  released: readonly ReleasedPiece[],
+): Map<string, ReleasedPiece> {
+  const keyOf = (shape: Shape) =>
+    [shape.materialId, shape.faceWidth, endCutKey(shape.start), endCutKey(shape.end)].join(' ')
+  const free = new Map<string, Set<ReleasedPiece>>()
+  for (const piece of released) {
+    const key = keyOf(piece)
+    free.set(key, (free.get(key) ?? new Set()).add(piece))
+  }
+  const found = new Map<string, ReleasedPiece>()
+  for (const itself of [true, false])
+    for (const { id, shape } of wanted) {
+      const alike = found.has(id) ? undefined : free.get(keyOf(shape))
+      const fits = [...(alike ?? [])].find(
+        (each) => (!itself || each.pieceId === id) && sameLengths(each, shape),
+      )
+      if (!fits) continue
+      found.set(id, fits)
+      alike?.delete(fits)
+    }
+  return found
+}
+
+/** What has become of a released list since the design went on. */
+export interface SinceRelease {
+  /** Released pieces that still do, and of them those that go elsewhere on the wall now. */
+  readonly fits: readonly string[]
+  readonly moves: readonly string[]
+  /** Pieces of the plan that nothing released does for, by id; `again` are those that had one which was cut. */
+  readonly fresh: readonly string[]
+  readonly again: readonly string[]
+  /** Cut already, and wanted no more; those that something new can still be cut from first. */
+  readonly leftOver: readonly { readonly name: string; readonly serves: string | null }[]
+  /** Released, not cut, and wanted no more. */
+  readonly dropped: readonly string[]
+}
+
+/** Compares the list at the saw with the plan as it is now: nothing of it is new where all fits and nothing is dropped. */
+export function sinceRelease(release: Release, plan: ToRelease): SinceRelease {
+  const wanted = plan.cutList.flatMap((row) => rowPieces(row, plan))
+  const fit = matched(
+    wanted,
+    release.pieces.map(({ piece }) => piece),
+  )
+  const kept = new Set([...fit.values()].map(({ name }) => name))
+  const fresh = wanted.filter(({ id }) => !fit.has(id))
+  const wasCut = new Set(
+    release.pieces.flatMap(({ piece, cutAt }) => (cutAt === null ? [] : [piece.pieceId])),
+  )
+  const over = release.pieces.filter(({ piece }) => !kept.has(piece.name))
+  const unserved = new Set(fresh)
+  const leftOver = over
+    .filter(({ cutAt }) => cutAt !== null)
+    .map(({ piece }) => {
+      const serves = [...unserved].find(
+        ({ shape }) =>
+          shape.materialId === piece.materialId &&
+          shape.faceWidth === piece.faceWidth &&
+          piece.notches.length + piece.laps.length === 0 &&
+          shape.cutLength < piece.shortLength,
+      )
+      if (serves) unserved.delete(serves)
+      return { name: piece.name, serves: serves?.id ?? null }
+    })
+  return {
+    fits: [...fit.values()].map(({ name }) => name),
+    moves: [...fit].flatMap(([id, { pieceId, name }]) => (pieceId === id ? [] : [name])),
+    fresh: fresh.map(({ id }) => id),
+    again: fresh.filter(({ id }) => wasCut.has(id)).map(({ id }) => id),
+    leftOver,
+    dropped: over.filter(({ cutAt }) => cutAt === null).map(({ piece }) => piece.name),
+  }
+}
+
+/** The plan is still what was released: nothing of it is new, nothing dropped. */
+export function isAsReleased(release: Release, plan: ToRelease): boolean {
+  const { fresh, dropped, leftOver } = sinceRelease(release, plan)
+  return fresh.length + dropped.length + leftOver.length === 0
+}
