@@ -15,11 +15,11 @@ import {
   STARTING_BOXES,
   STARTING_JUDGEMENT,
   type Thing,
-  usualSheets,
   withDesign,
   type Workpiece,
 } from '~/model'
 import { anyLines, inLines } from './anyLines'
+import { anyAtSaw, atSaw } from './anyAtSaw'
 import { keptBase, reading, thing, wallOf } from './namedWalls'
 
 /** How often a law is tried: `LAWS=10 npx jest ...` tries it ten times as often, for a hard look. */
@@ -309,64 +309,16 @@ export const anyLineWall: fc.Arbitrary<Workpiece> = fc
   .tuple(fc.oneof(anyPlainMeeting, anyOldWall), anyLines)
   .map(([workpiece, lines]) => inLines(workpiece, lines))
 
-/** What is said at the saw: joints of one's own, short boards, a skin of sheets under the trim, strips ripped from a sheet. */
-const anyAtSaw = fc.record({
-  joints: fc.dictionary(
-    pick('topRail', 'bottomRail', 'cap', 'border', 'rail-a', 'gridRail-2'),
-    fc.record({
-      joint: pick('asWall', 'scarf', 'butt', 'miter', 'none'),
-      at: fc.array(eighths(5, 200).map(inches), { maxLength: 4 }),
-    }),
-    { maxKeys: 3 },
-  ),
-  longest: pick(72, 96, 120, 192),
-  backer: fc.option(
-    fc.record({
-      seams: pick('studs', 'sheets'),
-      from: eighths(0, 20).map(inches),
-      to: pick(null, inches(60)),
-    }),
-    { nil: null },
-  ),
-  ripped: fc.boolean(),
-})
-
-/** An old wall whose trim is joined of short boards, ripped from sheets, on a skin of sheets. */
-export const anySawnWall: fc.Arbitrary<Workpiece> = fc
-  .tuple(fc.oneof(anyPlainMeeting, anyOldWall), anyAtSaw)
-  .map(([workpiece, { joints, longest, backer, ripped }]) => {
-    const { settings } = workpiece
-    const sheets = [...usualSheets(inches(1 / 4)), ...usualSheets(inches(3 / 4))]
-    const [skin] = sheets
-    const thick = sheets.find(({ thickness }) => thickness === inches(3 / 4))
-    return {
-      settings: {
-        ...settings,
-        shop: {
-          ...settings.shop,
-          sheets,
-          offers: settings.shop.offers.filter(
-            ({ length }) => length <= inches(longest) || length === inches(96),
-          ),
-          ripped: ripped && thick ? { 'pine-1x4': thick.id } : {},
-        },
-      },
-      wall: {
-        ...workpiece.wall,
-        design: withDesign(workpiece.wall.design, {
-          joints,
-          backer:
-            backer && skin ? { sheet: skin.id, gap: inches(1 / 8), round: inches(1 / 8), ...backer } : null,
-        }),
-      },
-    }
-  })
-
 /** Any of them, as a law should hold for all. Walls in lines are looked at by laws of their own as well, and take longest. */
 export const anyMeetingWall: fc.Arbitrary<Workpiece> = fc.oneof(
   { weight: 5, arbitrary: anyPlainMeeting },
   { weight: 3, arbitrary: anyOldWall },
-  { weight: 2, arbitrary: anySawnWall },
+  {
+    weight: 2,
+    arbitrary: fc
+      .tuple(fc.oneof(anyPlainMeeting, anyOldWall), anyAtSaw)
+      .map(([wall, said]) => atSaw(wall, said)),
+  },
   { weight: 1, arbitrary: anyLineWall },
 )
 

@@ -81,6 +81,8 @@ describe('a database of version 1', () => {
       unflat: _unflat,
       lines: _lines,
       companions: _companions,
+      joints: _joints,
+      backer: _backer,
       ...had
     } = inForce(stored.body)
     const answer = changePage(db, page, {

@@ -1,10 +1,7 @@
-import { addLengths, type Length, nearestNanometer, subtractLengths } from '~/length'
+import { addLengths, type Length, subtractLengths } from '~/length'
 import type { Act, Released, ReleasedPiece } from '~/model'
-import type { BatchAdvice } from '../cutting/batch'
-import { type CutRow, endCutKey, rowLabel, SAME_WITHIN, sameRecesses } from '../pieces'
-import { landsOnPieces } from '../cutting/openings'
+import { type CutRow, endCutKey, SAME_WITHIN, sameRecesses } from '../pieces'
 import { isCut } from '../marks/marked'
-import type { Piece } from '../pieces'
 
 /** A piece that was spoiled, and what the next was cut from. */
 export interface Spoiled {

@@ -12,7 +12,7 @@ import {
 import { makeOf } from '../stock/preparing'
 import type { Layout } from '../layout/layout'
 import { jointFaults, type Piece, reachOf } from '../pieces'
-import { aroundRun, jointOf, originAlong } from '../strips/joinRun'
+import { aroundRun, jointOf, originAlong, runKey } from '../strips/joinRun'
 import type { Strip } from '../strips/strip'
 import { movedFrom, type Point } from '../geometry'
 
@@ -33,7 +33,11 @@ export interface RunJointAt {
 /** A run joined of several boards. */
 export interface JoinedRun {
   readonly kind: 'run'
+  /** What the design calls it by. */
+  readonly run: string
   readonly stripId: string
+  /** The side of a frame; null for a strip that is one run. */
+  readonly side: string | null
   readonly joint: RailJoint
   readonly said: RunJoint
   readonly placed: boolean
@@ -80,9 +84,11 @@ function runJoints(layout: Layout, pieces: readonly Piece[]): JoinedRun[] {
   for (const piece of pieces) byStrip.set(piece.stripId, [...(byStrip.get(piece.stripId) ?? []), piece])
   const found: (JoinedRun & { readonly strip: Strip })[] = []
   for (const strip of layout.strips) {
-    if (!strip.joins || found.some(({ stripId }) => stripId === strip.id)) continue
-    const own = byStrip.get(strip.id) ?? []
-    const joint = jointOf(design, strip.id)
+    const run = runKey(strip)
+    if (!strip.joins || found.some((each) => each.run === run)) continue
+    const side = strip.part === '' ? null : strip.part
+    const own = (byStrip.get(strip.id) ?? []).filter(({ part }) => (part?.side ?? null) === side)
+    const joint = jointOf(design, run)
     const ended = own.filter(({ endsAt }) => endsAt === 'joint')
     if (ended.length === 0 || joint === null) continue
     const origin = originAlong(strip)
@@ -125,12 +131,14 @@ function runJoints(layout: Layout, pieces: readonly Piece[]): JoinedRun[] {
         most: nearestNanometer(Math.min(after - 1, before + first) + origin),
       }
     })
-    const said = design.joints[strip.id]
+    const said = design.joints[run]
     const kept = new Set(joints.map(({ at }) => Math.round(at / 1000)))
     const placed = said?.at.some((at) => kept.has(Math.round(at / 1000))) ?? false
     found.push({
       kind: 'run',
+      run,
       stripId: strip.id,
+      side,
       joint,
       said: said?.joint ?? 'asWall',
       placed,
@@ -145,7 +153,7 @@ function runJoints(layout: Layout, pieces: readonly Piece[]): JoinedRun[] {
       strip,
     })
   }
-  return found.map(({ strip: _, ...run }) => run)
+  return found.map(({ strip: _, ...each }) => each)
 }
 
 /** How horizontals end at the corners of the room, and why that is proposed or fits. */
@@ -286,28 +294,28 @@ export function jointRows(workpiece: Workpiece, layout: Layout, pieces: readonly
 /** The edit that moves one joint of a run, the others kept where they are; null places none: they go by rule again. */
 export function moveJoint(run: JoinedRun, index: number, to: number | null, workpiece: Workpiece): Edit[] {
   const { joints } = inForce(workpiece.wall.design)
-  const { [run.stripId]: own, ...others } = joints
+  const { [run.run]: own, ...others } = joints
   const joint = own?.joint ?? 'asWall'
   if (to === null)
     return [
       {
         type: 'patchDesign',
-        patch: { joints: joint === 'asWall' ? others : { ...others, [run.stripId]: { joint, at: [] } } },
+        patch: { joints: joint === 'asWall' ? others : { ...others, [run.run]: { joint, at: [] } } },
       },
     ]
   const at = run.joints.map((each, i) =>
     i === index ? nearestNanometer(Math.min(Math.max(to, each.least), each.most)) : each.at,
   )
-  return [{ type: 'patchDesign', patch: { joints: { ...joints, [run.stripId]: { joint, at } } } }]
+  return [{ type: 'patchDesign', patch: { joints: { ...joints, [run.run]: { joint, at } } } }]
 }
 
 /** The edit that joins one run in another way, or not at all. */
-export function joinRunWith(stripId: string, joint: RunJoint, workpiece: Workpiece): Edit[] {
+export function joinRunWith(run: string, joint: RunJoint, workpiece: Workpiece): Edit[] {
   const { joints } = inForce(workpiece.wall.design)
   return [
     {
       type: 'patchDesign',
-      patch: { joints: { ...joints, [stripId]: { joint, at: joints[stripId]?.at ?? [] } } },
+      patch: { joints: { ...joints, [run]: { joint, at: joints[run]?.at ?? [] } } },
     },
   ]
 }

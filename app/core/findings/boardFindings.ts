@@ -13,6 +13,11 @@ import { isUpright, type Piece } from '../pieces'
 import { joinRunWith } from '../cutting/joints'
 import type { Finding, WayOut } from './finding'
 
+/** What the design calls the run by that a piece is of. */
+function runOf({ stripId, part }: Piece): string {
+  return part?.side ? `${stripId}:${part.side}` : stripId
+}
+
 /** Strips that were to be ripped from sheets are bought after all. */
 function buyStrips(materialId: string, { shop }: Settings): Edit[] {
   const { [materialId]: _, ...others } = shop.ripped
@@ -54,11 +59,11 @@ export function boardFindings(
     const step = settings.units === 'mm' ? millimeters(300) : inches(24)
     const needed = nearestNanometer(Math.ceil((worst.cutLength + settings.shop.endTrim) / step) * step)
     const waysOut: WayOut[] = [
-      ...(inForce(wall.design).joints[worst.stripId]?.joint === 'none'
+      ...(inForce(wall.design).joints[runOf(worst)]?.joint === 'none'
         ? [
             {
               says: { code: 'joinAgain' as const },
-              edits: joinRunWith(worst.stripId, 'asWall', { wall, settings }),
+              edits: joinRunWith(runOf(worst), 'asWall', { wall, settings }),
             },
           ]
         : []),

@@ -163,17 +163,23 @@ export function panelsOf(
   const { shape, lines } = layout
   const bottom = Math.max(lines.base.at0 + backer.from, lines.baseTop + lines.base.at0) + backer.round
   const wanted = backer.to === null ? Infinity : lines.base.at0 + backer.to
-  const head = Math.min(
-    wanted,
-    extreme(shape.ceiling, layout.left, layout.right, 'max') - (lines.ceiling - lines.headLine),
+  // where an end leans out the ceiling goes on over it
+  const [least, most] = [
+    extreme(shape.left, 0, survey.height, 'min'),
+    extreme(shape.right, 0, survey.height, 'max'),
+  ]
+  const over = extreme(
+    shape.ceiling,
+    Math.max(layout.left, least),
+    covers(layout) ? most : layout.right,
+    'max',
   )
+  const head = Math.min(wanted, over - (lines.ceiling - lines.headLine))
   const top = head - backer.round
   const left = Math.max(layout.left, extreme(shape.left, bottom, top, 'min')) + backer.round
   const right =
-    Math.min(
-      layout.right === lines.right ? Infinity : layout.right,
-      extreme(shape.right, bottom, top, 'max'),
-    ) - backer.round
+    Math.min(covers(layout) ? Infinity : layout.right, extreme(shape.right, bottom, top, 'max')) -
+    backer.round
   if (right - left < LEAST || top - bottom < LEAST)
     return { ok: false, issue: { code: 'noRoom', from: nearestNanometer(bottom), to: nearestNanometer(top) } }
   const sizes = {
@@ -293,6 +299,11 @@ export function panelsOf(
         .map(({ thing }) => ({ thingId: thing.id, kind: thing.kind })),
     },
   }
+}
+
+/** The layout goes to the wall's right end, not to one of its own. */
+function covers({ right, lines }: Layout): boolean {
+  return right === lines.right
 }
 
 /** Takes a part of the wall that no panel covers: openings, plates, what stands on it and stays. */

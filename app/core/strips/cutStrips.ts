@@ -15,7 +15,7 @@ import {
 } from '../pieces'
 import type { Obstacle } from '../survey/obstacles'
 import { type Crossing, crossingsOf, landsOn, type ThroughRule } from './crossings'
-import { jointOf, runParts } from './joinRun'
+import { jointOf, runKey, runParts } from './joinRun'
 import { lapPieces } from './laps'
 import { miterEnds } from './miterEnds'
 import { type Lie, specOf, type Strip, wholePiece } from './strip'
@@ -120,7 +120,7 @@ function cutStrip(
 ): CutStrip {
   const { parts, notched } = partsOf(strip, obstacles, field)
   const longest = field.longest.get(strip.material.id) ?? null
-  const joint = jointOf(field.design, strip.id)
+  const joint = jointOf(field.design, runKey(strip))
   const pieces: Piece[] = []
   const joints: Point[] = []
   const keep = (bare: Piece | null, ofSpec: PieceSpec) => {

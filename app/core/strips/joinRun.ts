@@ -5,9 +5,14 @@ import type { Field } from '../layout/field'
 import { type Around, jointsHold, placeJoints, reachOf, type RunPart, splitRun } from '../pieces'
 import type { Lie, Strip } from './strip'
 
+/** What a design calls a run by: its strip, and of a frame the side. */
+export function runKey({ id, part }: Pick<Strip, 'id' | 'part'>): string {
+  return part === '' ? id : `${id}:${part}`
+}
+
 /** How this run is joined; null where it was said that it is not. */
-export function jointOf({ joints, railJoint }: Design, stripId: string): RailJoint | null {
-  const own = joints[stripId]?.joint ?? 'asWall'
+export function jointOf({ joints, railJoint }: Design, run: string): RailJoint | null {
+  const own = joints[run]?.joint ?? 'asWall'
   return own === 'none' ? null : own === 'asWall' ? railJoint : own
 }
 
@@ -52,7 +57,7 @@ export function runParts(
   others: readonly Point[],
 ): RunPart[] {
   const { from, to } = run
-  const joint = jointOf(field.design, strip.id)
+  const joint = jointOf(field.design, runKey(strip))
   if (joint === null || to - from <= longest) return splitRun(from, to, [], 'butt', strip.material.thickness)
   const reach = reachOf(longest, joint, strip.material.thickness, strip.faceWidth)
   const placed = placedJoints(strip, run, field.design)
@@ -70,7 +75,7 @@ export function placedJoints(
   design: Design,
 ): number[] {
   const origin = originAlong(strip)
-  return (design.joints[strip.id]?.at ?? [])
+  return (design.joints[runKey(strip)]?.at ?? [])
     .map((at) => nearestNanometer(at - origin))
     .filter((at) => at > from && at < to)
     .sort((a, b) => a - b)

@@ -40,7 +40,7 @@ import { PanelSeams } from './PanelSeams'
 import { PanelsFold } from './PanelsFold'
 import { ReleaseBar } from './ReleaseBar'
 import { SawBench } from './SawBench'
-import { rowStates, useCutList } from './useCutList'
+import { type RowState, rowStates, useCutList } from './useCutList'
 
 /** The wall keeps the larger part of the stage; the list beside it is wide enough for a line a row. */
 const Stage = styled(Split)`
@@ -66,6 +66,11 @@ const Group = styled.h3`
 const List = styled.ul`
   border-top: 1px solid var(--line);
 `
+
+/** Something of a row is still to be cut. */
+function isOpen(state: RowState | undefined): boolean {
+  return !state || state.cut.length < state.names.length
+}
 
 /** Stage: what to cut, on the wall, at the saw and from the boards. */
 export function CutStage() {
@@ -141,7 +146,7 @@ export function CutStage() {
               </>
             )}
           />
-          <InHand card={inHand} />
+          <InHand card={inHand ?? ordered.find(({ row }) => isOpen(states.get(row.label))) ?? null} />
           {plan.pieces.length > 0 ? <CutWalk cards={ordered} /> : null}
         </Wall>
         <Side aria-label={sawText.list}>

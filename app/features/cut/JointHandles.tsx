@@ -6,7 +6,7 @@ import { SCREEN } from '~/drawing/view/palette'
 import { useWallNow } from '~/editor/WallEditor'
 import type { Pace } from '~/editor/wallStore'
 import { formatLengthWithUnit, readOnTape, tickOf, toInches } from '~/length'
-import { jointText, stripName } from '~/messages'
+import { jointText, pieceName } from '~/messages'
 
 /** The grips on the joints of level runs: dragged along, the boards follow. */
 export function JointHandles({ frame }: { frame: Frame }) {
@@ -23,8 +23,8 @@ export function JointHandles({ frame }: { frame: Frame }) {
       {runs.flatMap((run) =>
         run.joints.map((joint, i) => (
           <DragHandle
-            key={`${run.stripId} ${i}`}
-            label={`${jointText.drag} ${i + 1} of ${stripName(run.stripId, wording)}`}
+            key={`${run.run} ${i}`}
+            label={`${jointText.drag} ${i + 1} of ${pieceName({ stripId: run.stripId, part: { side: run.side, number: null } }, wording)}`}
             valueText={`${formatLengthWithUnit(joint.at, wording.format)} ${jointText.at}`}
             value={toInches(joint.at)}
             least={toInches(joint.least)}

@@ -9,6 +9,7 @@ import {
   jointOptionName,
   jointReasonText,
   jointText,
+  pieceName,
   runJointName,
   sayWithUnit,
   stripName,
@@ -33,9 +34,9 @@ const Item = styled.section`
 
 function Run({ run }: { run: JoinedRun }) {
   const { workpiece, wording, edit } = useWallEditor()
-  const name = stripName(run.stripId, wording)
+  const name = pieceName({ stripId: run.stripId, part: { side: run.side, number: null } }, wording)
   return (
-    <Item data-run-joints={run.stripId}>
+    <Item data-run-joints={run.run}>
       <h3>
         {name}: {count(run.joints.length, 'joint')}, {runJointName(run.joint)}
       </h3>
@@ -49,7 +50,7 @@ function Run({ run }: { run: JoinedRun }) {
       {run.joints.map((joint, i) => (
         <div key={i} data-joint-at={i}>
           <EditLength
-            field={`joint.${run.stripId}.${i}`}
+            field={`joint.${run.run}.${i}`}
             label={`${jointText.drag} ${i + 1} of ${name}, ${jointText.at}`}
             value={joint.at}
             least={joint.least}
@@ -63,7 +64,7 @@ function Run({ run }: { run: JoinedRun }) {
         label={`How ${name} is joined`}
         value={run.said}
         options={run.choices.map((id) => ({ id, text: runJointName(id) }))}
-        onChange={(joint) => edit(joinRunWith(run.stripId, joint, workpiece), 'done')}
+        onChange={(joint) => edit(joinRunWith(run.run, joint, workpiece), 'done')}
       />
       {run.placed ? (
         <Button onPress={() => edit(moveJoint(run, 0, null, workpiece), 'done')}>{jointText.byRule}</Button>
@@ -83,7 +84,7 @@ export function JointsFold() {
     <Fold title={jointText.title} aside={String(rows.length)}>
       {rows.length === 0 ? <Soft>{jointText.none}</Soft> : null}
       {rows.map((row) => {
-        if (row.kind === 'run') return <Run key={row.stripId} run={row} />
+        if (row.kind === 'run') return <Run key={row.run} run={row} />
         const { title, why } = jointChoiceText(row, wording)
         return (
           <Item key={`${row.kind} ${row.of}`} data-joint-kind={row.kind}>
@@ -100,9 +101,9 @@ export function JointsFold() {
           </Item>
         )
       })}
-      {unjoined.map(([stripId]) => (
-        <Button key={stripId} onPress={() => edit(joinRunWith(stripId, 'asWall', workpiece), 'done')}>
-          {`Join ${stripName(stripId, wording).toLowerCase()} of several boards`}
+      {unjoined.map(([run]) => (
+        <Button key={run} onPress={() => edit(joinRunWith(run, 'asWall', workpiece), 'done')}>
+          {`Join ${stripName(run.replace(/:.*/, ''), wording).toLowerCase()} of several boards`}
         </Button>
       ))}
     </Fold>

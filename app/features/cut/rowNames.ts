@@ -9,6 +9,6 @@ export function rowNames(pieces: readonly Piece[], w: Wording): string {
   const inRow = pieces.every(({ number }, i) => number === first.number + i)
   const alike = pieces.every(({ role }) => role === first.role) && isUpright(first.role)
   if (pieces.length > 2 && inRow && alike) return `${capital(first.role)}s ${first.number} to ${last.number}`
-  if (pieces.length > 3) return alikePieces(pieces, w)
+  if (pieces.length > 1) return alikePieces(pieces, w)
   return pieces.map((piece) => pieceName(piece, w)).join(', ')
 }

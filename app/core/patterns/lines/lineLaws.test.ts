@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import polygonClipping from 'polygon-clipping'
 import { inches } from '~/length'
-import { type Design, inForce, type Lines, LIMITS, type Move, withDesign } from '~/model'
+import { type Design, type Lines, LIMITS, type Move, withDesign } from '~/model'
 import { anyLines, inLines } from '../../../../tests/anyLines'
 import { runs } from '../../../../tests/anyWall'
 import { lineWall, STRIP } from '../../../../tests/lineWalls'
@@ -344,12 +344,5 @@ describe('bad input is told, with ways out, and never breaks the drawing', () =>
     expect(found?.waysOut[0]?.edits[0]).toMatchObject({
       patch: { lines: { off: ['m1.1'] } satisfies Partial<Lines> },
     })
-  })
-
-  test('a document keeps a list as it was, moves that miss something and all', () => {
-    const wall = lineWall(100, 70, [
-      strike({ from: { at: 'strip', strip: 'gone.1', edge: 'left', along: { by: 'mark', mark: 2, of: 5 } } }),
-    ])
-    expect(inForce(wall.wall.design).lines.moves).toHaveLength(1)
   })
 })

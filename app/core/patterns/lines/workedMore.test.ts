@@ -1,4 +1,5 @@
 import { inches } from '~/length'
+import { inForce } from '~/model'
 import { lineWall, STRIP } from '../../../../tests/lineWalls'
 import { area, base, edges, lines, long, saw, short, strike } from '../../../../tests/linePieces'
 import { computePlan } from '../../computePlan'
@@ -125,5 +126,12 @@ describe('worked lines that hang on one another', () => {
     expect(joined('miter')).toEqual([2, expect.closeTo(96, 5), expect.closeTo(56.5, 5)])
     expect(joined('miterHalf')).toEqual([2, expect.closeTo(96, 5), expect.closeTo(55.035534, 5)])
     expect(joined('scarf')).toEqual([2, expect.closeTo(96, 5), expect.closeTo(54.75, 5)])
+  })
+
+  test('a document keeps a list as it was, moves that miss something and all', () => {
+    const wall = lineWall(100, 70, [
+      strike({ from: { at: 'strip', strip: 'gone.1', edge: 'left', along: { by: 'mark', mark: 2, of: 5 } } }),
+    ])
+    expect(inForce(wall.wall.design).lines.moves).toHaveLength(1)
   })
 })
