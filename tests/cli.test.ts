@@ -6,7 +6,10 @@ import { computePlan } from '~/core/computePlan'
 import { readJobFile } from '~/core/files/readJobFile'
 
 function plan(...args: string[]) {
-  const { status, stdout, stderr } = spawnSync('npx', ['tsx', 'cli/plan.ts', ...args], { encoding: 'utf8' })
+  const { status, stdout, stderr } = spawnSync('npx', ['tsx', 'cli/plan.ts', ...args], {
+    encoding: 'utf8',
+    maxBuffer: 64_000_000,
+  })
   return {
     status,
     stdout,

@@ -7,6 +7,7 @@ import { bracketsOf } from './layout/brackets'
 import { sightOf } from './layout/sight'
 import { blockCards } from './marks/blocks'
 import { saidOfLines } from './planLines'
+import { saidOfSaw } from './planSaw'
 import { said } from './saidLength'
 import { preparationsOf } from './stock/preparing'
 
@@ -14,7 +15,8 @@ import { preparationsOf } from './stock/preparing'
  * What a plan file says besides marks, pieces and boards: the blocks by what they stand on, how uprights stand, strips that the wall is
  * not flat behind, brackets, what the stuff needs before paint, and the readings to take again. Each is left out where there is none.
  */
-export function saidOfWall(workpiece: Workpiece, { layout, pieces }: Plan, format: LengthFormat) {
+export function saidOfWall(workpiece: Workpiece, plan: Plan, format: LengthFormat) {
+  const { layout, pieces } = plan
   const { settings } = workpiece
   const flat = flatAdvice(pieces, workpiece)
   const brackets = bracketsOf(layout, pieces)
@@ -75,6 +77,7 @@ export function saidOfWall(workpiece: Workpiece, { layout, pieces }: Plan, forma
       ends,
     })),
     ...saidOfLines(layout, pieces, workpiece, format),
+    ...saidOfSaw(workpiece, plan, format),
     readAgain: suspects.map(({ key, value, misses }) => ({
       figure: key,
       value: said(value, format),

@@ -61,6 +61,8 @@ export function sawWayText(says: SawWaySays, w: Wording): string {
       return `Buy ${materialName(says.materialId, w)} as strips`
     case 'listSheets':
       return 'List 1/4 in sheets, 48 by 96'
+    case 'coverSeams':
+      return `${capital(count(says.strips, 'strip'))} on studs: one over every seam`
     case 'noBacker':
       return 'No backer'
     case 'thinnerKerf':
@@ -86,6 +88,7 @@ const WAY_CODES: ReadonlySet<string> = new Set<SawWaySays['code']>([
   'buyStrips',
   'listSheets',
   'noBacker',
+  'coverSeams',
   'thinnerKerf',
 ])
 

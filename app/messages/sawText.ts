@@ -41,11 +41,16 @@ export const sawText = {
   flawKeep: 'Note it',
 } as const
 
+/** 35.3°: as fine as a saw's scale is set. */
+function scaleText(deg: number): string {
+  return `${Number(deg.toFixed(1))}°`
+}
+
 /** 45° to the left; or 0° with the blade tilted 45° to the left, face down. */
 export function settingText({ swingDeg, hand, tiltDeg, tilt, face }: SawSetting): string {
-  if (hand) return `${degreesText(swingDeg)} to the ${hand}`
+  if (hand) return `${scaleText(swingDeg)} to the ${hand}`
   if (tilt)
-    return `0° with the blade tilted ${degreesText(tiltDeg)} to the ${tilt}${face === 'down' ? ', face down' : ''}`
+    return `0° with the blade tilted ${scaleText(tiltDeg)} to the ${tilt}${face === 'down' ? ', face down' : ''}`
   return '0°'
 }
 

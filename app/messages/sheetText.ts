@@ -21,6 +21,8 @@ export const sheetText = {
   none: 'No sheet is listed. List one to rip strips from it.',
   list: 'List a sheet',
   asStrips: 'bought as strips',
+  rippedHere:
+    'Ripped from sheets, not bought as boards: each board here is a strip. The sheets and what they cost stand beside.',
   longWay:
     'Strips run along the sheet’s long way; each is ripped to its pieces’ own width, then cut to length.',
   dust: 'MDF and wood dust: respirator, extraction, cut outside if you can, clean up by vacuum.',
@@ -92,13 +94,13 @@ export function breakDownText(
   parts: readonly { readonly strips: number; readonly strip: number; readonly width: number }[],
   w: Wording,
 ): string {
-  return `On a small saw first into ${listed(
-    parts.map(({ strips, strip, width }) =>
-      strips === 1
-        ? sayWithUnit(width, w)
-        : `${sayWithUnit(width, w)} (${strips} strips of ${say(strip, w)})`,
-    ),
-  )}.`
+  const told = new Map<string, number>()
+  for (const { strips, strip, width } of parts) {
+    const part =
+      strips === 1 ? sayWithUnit(width, w) : `${sayWithUnit(width, w)} (${strips} strips of ${say(strip, w)})`
+    told.set(part, (told.get(part) ?? 0) + 1)
+  }
+  return `On a small saw first into ${listed([...told].map(([part, many]) => (many === 1 ? part : `${many} of ${part}`)))}.`
 }
 
 /** P2, 47 3/8 × 91: scribe up to 1/4 off its left and right. */
@@ -108,8 +110,12 @@ export function panelText(
 ): string {
   return [
     `${id}${filler ? ', a filler' : ''}: ${say(width, w)} × ${sayWithUnit(height, w)}.`,
-    ...(scribe.across > 0 ? [`Scribe up to ${say(scribe.across, w)} off its side.`] : []),
-    ...(scribe.up > 0 ? [`Scribe up to ${say(scribe.up, w)} off its head.`] : []),
+    ...(say(scribe.across, w) !== '0' && scribe.across > 0
+      ? [`Scribe up to ${say(scribe.across, w)} off its side.`]
+      : []),
+    ...(say(scribe.up, w) !== '0' && scribe.up > 0
+      ? [`Scribe up to ${say(scribe.up, w)} off its head.`]
+      : []),
     studs.length > 0
       ? `${capital(count(fasteners, 'fastener'))} on ${count(studs.length, 'stud')}, from its left edge at ${listed(studs.map((at) => say(at, w)))}.`
       : 'No stud is known behind it.',

@@ -90,8 +90,8 @@ test('frame, three uprights, chevrons in four bays: an outlet cleared by nudging
     'alike. One setting, one stop',
   )
   // along an edge 36 5/16, and 1 1/2 times tan 35.33 more from long point to long point
-  await expect(page.getByRole('table', { name: 'Pieces to cut' })).toContainText('37 3/8')
-  await expect(page.getByRole('table', { name: 'Pieces to cut' })).toContainText('saw at 35.3°')
+  await expect(page.getByRole('complementary', { name: 'Pieces to cut' })).toContainText('37 3/8')
+  await expect(page.getByRole('complementary', { name: 'Pieces to cut' })).toContainText('Saw at 35.3°')
 
   // the wall is an inch longer: struck anew, nothing lost
   await openStage(page, 'Measure')

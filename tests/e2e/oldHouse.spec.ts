@@ -162,12 +162,12 @@ test('an old wall with a hollow and a leaning corner: marks at head and foot, st
   await page.locator('[data-kept=unflat]').getByRole('button').click()
   await openStage(page, 'Cut')
   await page
-    .locator('tr[data-row]')
+    .locator('[data-row]')
     .filter({ has: page.locator('[data-flat-way]') })
     .first()
-    .getByRole('button')
+    .getByRole('button', { name: /^Row/ })
     .click()
-  await expect(page.locator('[data-flat-way]').first()).toContainText('behind it over')
+  await expect(page.locator('[data-row][data-lit] [data-flat-way]').first()).toContainText('behind it over')
 
   // a lean of one's own; a cap with returned ends that is undone in one step
   await openStage(page, 'Lay out')

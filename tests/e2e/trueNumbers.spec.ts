@@ -37,7 +37,8 @@ test('a leaning alcove: marks along the line the tape is hooked on, cards with t
   // three equal battens, one of them over the switch's cable
   const plain = page.locator('[data-pieces~="batten-3-1"]')
   await expect(plain.locator('[data-fixing=adhesiveOnly]')).toContainText('nothing is driven')
-  await expect(page.getByText(/Drive nothing from 29\s5\/8 to 32\s3\/8/).first()).toBeVisible()
+  await notched.getByRole('button', { name: /^Row/ }).click()
+  await expect(notched.getByText(/Drive nothing from 29\s5\/8 to 32\s3\/8/).first()).toBeVisible()
   await expectAccessible(page)
 
   await openStage(page, 'Buy')

@@ -1,10 +1,13 @@
-import { inches, nearestNanometer } from '~/length'
-import { inForce, type Tool, usualSheets, type Workpiece } from '~/model'
+import { inches, nearestNanometer, ZERO } from '~/length'
+import { type Edit, inForce, type Tool, usualSheets, type Workpiece } from '~/model'
 import { toolFor } from '../cutting/cutCards'
 import { jointRows, moveJoint } from '../cutting/joints'
 import { otherWay, sawLimits, settingsOf } from '../cutting/sawSetting'
+import { applyEdits } from '../edits/applyEdit'
+import { laidOut } from '../edits/laidOut'
 import type { Layout } from '../layout/layout'
 import { panelsOf } from '../panels/panels'
+import { rulesOf } from '../patterns/rules'
 import type { Piece } from '../pieces'
 import type { Finding, WayOut } from './finding'
 
@@ -142,6 +145,25 @@ function rippedFindings({ settings }: Workpiece, pieces: readonly Piece[]): Find
   })
 }
 
+/** Strips set on studs so that one comes over every seam, where that can be. */
+function coverSeams(workpiece: Workpiece): WayOut[] {
+  const { wall } = workpiece
+  const { studs } = wall.survey.behind
+  const design = inForce(wall.design)
+  if (studs.length === 0 || rulesOf(design).places !== 'uprights') return []
+  for (const every of [3, 2, 1]) {
+    const edits: Edit[] = [
+      { type: 'patchDesign', patch: { spacing: { school: 'toStuds', every }, shift: ZERO } },
+    ]
+    const now = applyEdits(workpiece, edits)
+    const layout = laidOut(workpiece, edits)
+    const found = layout.spacingIssue === null ? panelsOf(now, layout) : null
+    if (found?.ok && found.value.seams.every(({ coveredBy }) => coveredBy !== null))
+      return [{ says: { code: 'coverSeams', strips: layout.uprights.length }, edits }]
+  }
+  return []
+}
+
 /** What the backer asks for: a sheet, room, a look at the boxes behind it, strips over its seams. */
 function backerFindings(workpiece: Workpiece, layout: Layout): Finding[] {
   const found = panelsOf(workpiece, layout)
@@ -222,7 +244,7 @@ function backerFindings(workpiece: Workpiece, layout: Layout): Finding[] {
               offStud: !seam.onStud,
             },
             stripIds: [],
-            waysOut: [],
+            waysOut: coverSeams(workpiece),
           },
         ]
       : []),

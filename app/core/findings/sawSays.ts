@@ -49,4 +49,5 @@ export type SawWaySays =
   | { readonly code: 'buyStrips'; readonly materialId: string }
   | { readonly code: 'listSheets' }
   | { readonly code: 'noBacker' }
+  | { readonly code: 'coverSeams'; readonly strips: number }
   | { readonly code: 'thinnerKerf'; readonly kerf: Length }

@@ -15,6 +15,7 @@ import {
   money,
   say,
   sayStock,
+  sheetText,
   sparesText,
   tightBoardText,
 } from '~/messages'
@@ -144,6 +145,9 @@ function MaterialPlan({ boards }: { boards: MaterialBoards }) {
           </dt>
         </div>
       </Figures>
+      {workpiece.settings.shop.ripped[request.materialId] === undefined ? null : (
+        <Soft>{sheetText.rippedHere}</Soft>
+      )}
       <p>
         <b>Spare: </b>
         {spare}

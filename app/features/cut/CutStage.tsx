@@ -57,7 +57,7 @@ const Wall = styled(Drawn)`
     padding: ${space.m} ${space.s} 0;
   }
 `
-const Group = styled.h3`
+const Group = styled.h2`
   padding: ${space.m} 0 ${space.xs};
   font-size: ${type.body};
   font-weight: 600;

@@ -31,7 +31,7 @@ export function Flaws({ plan }: { plan: BoardPlan }) {
       doneAt: Date.now(),
     })
   return (
-    <section aria-label={sawText.flaws}>
+    <div>
       {flaws.map((each) => (
         <Row key={each.board} data-flaw={each.board}>
           <Soft>{flawText(each.board, each.flaw, each.at)}</Soft>
@@ -79,6 +79,6 @@ export function Flaws({ plan }: { plan: BoardPlan }) {
           {sawText.flawMark}
         </Button>
       )}
-    </section>
+    </div>
   )
 }

@@ -1,0 +1,168 @@
+import { expect, expectAccessible, expectSaved, openStage, test } from './page'
+import type { Page } from '@playwright/test'
+
+async function openCut(page: Page, name: string) {
+  await page.goto('/jobs/demo')
+  await page.getByRole('link', { name, exact: true }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+  await openStage(page, 'Cut')
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Cut list')
+  await page.waitForLoadState('networkidle')
+}
+
+const fold = (page: Page, name: RegExp) => page.getByRole('button', { name })
+const cutOf = (page: Page) => page.locator('[data-cut-of]')
+
+test('at the desk: a list released, ticked and spoiled; a joint moved, the boards follow; a flawed board; undo takes no tick', async ({
+  page,
+}) => {
+  test.setTimeout(120_000)
+  await openCut(page, 'Long wall')
+  // the wall keeps the larger part of the stage
+  const wall = await page.locator('[data-width-in]').boundingBox()
+  expect((wall?.width ?? 0) * (wall?.height ?? 0)).toBeGreaterThan(800 * 380)
+
+  await page.getByRole('button', { name: 'Release to the saw' }).first().click()
+  await expect(cutOf(page)).toHaveText('17 to cut')
+  const battens = page.locator('[data-pieces~="batten-1"]')
+  await battens.getByRole('button', { name: 'Cut: one of A' }).click()
+  await battens.getByRole('button', { name: 'Cut: one of A' }).click()
+  await expect(cutOf(page)).toHaveText('2 of 17 cut')
+  // the row, its piece large, its strips on the wall and its board light together
+  await battens.getByRole('button', { name: 'Row A' }).click()
+  await expect(page.locator('[data-in-hand="A"]')).toContainText('48 3/4')
+  await expect(page.locator('[data-board-piece][data-lit]').first()).toBeVisible()
+  await expect(battens.locator('[data-piece="A1"]')).toContainText('✓ cut')
+  await battens.locator('[data-piece="A1"]').getByRole('button', { name: 'Spoiled' }).click()
+  await expect(battens.locator('[data-piece="A1"] [data-spoiled]')).toContainText(
+    'Spoiled once, to be cut again',
+  )
+  await expect(cutOf(page)).toHaveText('1 of 17 cut')
+  // a true length read at the wall counts
+  const rail = page.locator('[data-pieces~="topRail-2"]')
+  await rail.getByRole('button', { name: /^Row/ }).click()
+  const read = rail.getByRole('textbox', { name: /Read on the wall/ })
+  await read.fill('36 1/2')
+  await read.press('Enter')
+  await expect(page.locator('[data-pieces~="topRail-2"]')).toContainText('36 1/2')
+  await expectAccessible(page)
+
+  // the joint of the cap is moved by a number, then along by the keys; the layout has gone on since
+  await fold(page, /^Joints/).click()
+  const joints = page.locator('[data-run-joints="cap"]')
+  await expect(joints).toContainText('scarfed at 45° through the thickness')
+  await joints.getByRole('textbox', { name: /Joint 1/ }).fill('150')
+  await joints.getByRole('textbox', { name: /Joint 1/ }).press('Enter')
+  await expect(page.locator('[data-since]')).toContainText('still fit')
+  await page.getByRole('slider', { name: 'Joint 1 of Cap' }).focus()
+  await page.keyboard.press('ArrowRight')
+  await expect(joints.getByRole('textbox', { name: /Joint 1/ })).toHaveValue('150 1/16 in')
+  await expectSaved(page)
+  await page.getByRole('button', { name: 'Release the list as it is now' }).click()
+  await expect(page.locator('[data-since]')).toHaveCount(0)
+  await expect(cutOf(page)).toHaveText('1 of 17 cut')
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(page.locator('[data-since]')).toBeVisible()
+  await expect(cutOf(page)).toHaveText('1 of 17 cut')
+
+  // a board with a knot: where its pieces go is said, and it is kept
+  await page.getByRole('button', { name: 'A board has a flaw' }).first().click()
+  await page.getByRole('button', { name: 'Note it' }).click()
+  await expect(page.locator('[data-flaw="1"]')).toContainText(
+    'Board 1: knot at the end cut first. Seal it with shellac',
+  )
+  await page.reload()
+  await expect(cutOf(page)).toHaveText('1 of 17 cut')
+  await expect(page.locator('[data-flaw="1"]')).toBeVisible()
+  await expect(page.locator('[data-setups]')).toHaveCount(0)
+  await fold(page, /^In fewest set-ups/).click()
+  await expect(page.locator('[data-setups]')).toContainText('searched through: no order needs fewer')
+})
+
+test('panels with a notch and two holes, strips from a sheet, a saw kept for the crew, labels and a ticket', async ({
+  page,
+}) => {
+  test.setTimeout(120_000)
+  await openCut(page, 'Bench wall')
+  await fold(page, /^Panels/).click()
+  await expect(page.locator('[data-panel]')).toHaveCount(5)
+  await expect(page.locator('[data-panel-cut="hole"]')).toHaveCount(2)
+  await expect(page.locator('[data-panel-cut="notch"]')).toHaveCount(1)
+  const hole = page.locator('[data-panel="P1"] [data-panel-cut="hole"]')
+  await expect(hole).toContainText('across 28 3/8 + 2 3/4 + 14 11/16')
+  await page.getByRole('radio', { name: 'from its back' }).click()
+  await expect(hole).toContainText('across 14 11/16 + 2 3/4 + 28 3/8')
+  await fold(page, /^Blocks/).click()
+  await expect(page.locator('[data-kit="spacer"]')).toContainText('board')
+
+  await fold(page, /^Saw and tools/).click()
+  await page.getByRole('textbox', { name: 'This saw’s name' }).fill('Loft saw')
+  await page.getByRole('button', { name: 'Keep it for the crew' }).click()
+  await expect(page.getByRole('button', { name: 'Cut with Loft saw' })).toBeVisible()
+  await page.getByText('jigsaw', { exact: true }).click()
+  await expectSaved(page)
+  await expectAccessible(page)
+
+  await page.getByRole('link', { name: 'Cutting ticket' }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Cutting ticket')
+  await expect(page.locator('[data-ticket-sheet]')).toContainText('15 strips of 3')
+  await expectAccessible(page)
+  await page.getByRole('link', { name: 'Cut list' }).click()
+  await page.getByRole('link', { name: 'Labels for the pieces' }).click()
+  await expect(page.locator('[data-label]')).toHaveCount(27)
+  await page.getByRole('radio', { name: 'one by one' }).click()
+  await expect(page.locator('[data-label]')).toHaveCount(1)
+  await expectAccessible(page)
+  // on paper there is the sheet alone
+  await page.emulateMedia({ media: 'print' })
+  await expect(page.getByRole('button', { name: 'Print' })).toBeHidden()
+  await expect(page.getByRole('navigation', { name: 'Stages of the work' })).toBeHidden()
+  await page.emulateMedia({ media: 'screen' })
+
+  await openStage(page, 'Buy')
+  const sheets = page.locator('[data-sheet-plan]')
+  await expect(sheets).toHaveAttribute('data-proven', 'true')
+  await expect(sheets).toContainText('2 sheets for 17 strips, $112.80')
+  await expect(sheets).toContainText('Bought ready')
+  await page.getByRole('button', { name: /3 in MDF strip/ }).click()
+  await page.getByRole('option', { name: 'bought as strips' }).click()
+  await expect(page.locator('[data-sheet-plan]')).toHaveCount(0)
+  // what the strips on sale are too short for is joined of more of them; nothing is lost, and it goes back
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(page.locator('[data-sheet-plan]')).toHaveCount(1)
+})
+
+test.describe('on a phone', () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true })
+
+  test('all pieces of a wall ticked by thumb, the page loaded anew in between', async ({ page }) => {
+    test.setTimeout(120_000)
+    await openCut(page, 'Wall by the door')
+    const walk = page.getByRole('region', { name: 'One piece at a time' })
+    const bar = page.locator('[data-thumb-bar]')
+    await bar.getByRole('button', { name: 'Release to the saw' }).click()
+    await expect(page.getByTestId('cut-walk-saw')).toContainText('Change the saw: Saw at 0°, both ends')
+    // readable at two metres: about 80 px and more
+    const size = await page
+      .getByTestId('cut-walk-length')
+      .evaluate((each) => parseFloat(getComputedStyle(each).fontSize))
+    expect(size).toBeGreaterThanOrEqual(72)
+    const first = await page.getByTestId('cut-walk-where').textContent()
+    await bar.getByRole('button', { name: /cut, next/i }).click()
+    await expect(page.getByTestId('cut-walk-where')).not.toHaveText(first ?? '')
+    await page.reload()
+    await expect(page.getByTestId('cut-walk-where')).toBeVisible()
+    await expect(page.getByTestId('cut-walk-where')).not.toHaveText(first ?? '')
+    await walk.getByRole('button', { name: /All that is left/ }).click()
+    await expectAccessible(page)
+    for (let i = 0; i < 20; i++) {
+      const next = bar.getByRole('button', { name: /cut, next/i })
+      if ((await next.count()) === 0) break
+      await next.click()
+      await page.waitForTimeout(60)
+    }
+    await expect(walk.getByText(/^All \d+ pieces are cut\.$/)).toBeVisible()
+    await page.goto('/jobs/demo')
+    await expect(page.locator('body')).toContainText('cut')
+  })
+})
