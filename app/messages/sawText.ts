@@ -29,7 +29,8 @@ export const sawText = {
   cutOf: (cut: number, of: number) => (cut === 0 ? `${of} to cut` : `${cut} of ${of} cut`),
   cutAll: (of: number) => (of === 1 ? 'Cut, next' : `All ${of} cut, next`),
   card: (at: number, of: number) => `card ${at} of ${of}`,
-  change: 'Change the saw: ',
+  change: { saw: 'Change the saw: ', stuff: 'Other stuff, same setting: ' },
+  cutThis: 'Cut',
   readLabel: 'Read on the wall, long point to long point',
   readWhy: 'What you read here counts; the plan’s figure is left beside it.',
   planned: (length: string) => `the plan has ${length}`,
@@ -202,3 +203,16 @@ export const labelText = {
   notReleased: 'Not released yet: rows have letters, pieces no names of their own.',
   ends: (start: string, end: string) => (start === end ? `both ends ${start}` : `start ${start}, end ${end}`),
 } as const
+
+/** Trip 2 of 3: read B1, B2 and C1 in one visit. */
+export function visitOfText({
+  trip,
+  of,
+  names,
+}: {
+  trip: number
+  of: number
+  names: readonly string[]
+}): string {
+  return `Trip ${trip} of ${of} to the saw. ${names.length === 1 ? 'Its opening is read by itself' : `Read in one visit: ${listed(names)}`}.`
+}

@@ -1,6 +1,8 @@
 import { readFileSync } from 'node:fs'
 import { readJobFile } from '~/core/files/readJobFile'
+import { freezeList } from '~/core/asbuilt/freeze'
 import { computePlan } from '~/core/computePlan'
+import { toRelease } from '~/core/cutting/toRelease'
 import { workpieceOf } from '~/model'
 import { recordActs } from './acts.server'
 import { openAtStart } from './database.server'
@@ -11,6 +13,7 @@ import { wallPage } from './walls.server'
 const DEMO_JOB_ID = 'demo'
 const MARKED_IN_DEMO = 2
 const CUT_IN_DEMO = 'Chimney breast'
+const AT_SAW_IN_DEMO = 'Bench wall'
 const DEMO_FILE = 'examples/tern-cottage.regla.json'
 
 /** Opens and migrates the database at start; adds the demo job when asked to and not there yet. */
@@ -25,6 +28,7 @@ function addDemo(db: Database): void {
   importJob(db, file.value, DEMO_JOB_ID)
   beginMarking(db)
   cutOneWall(db)
+  beginCutting(db)
 }
 
 /** The demo's first wall is being marked: its first strips are on the wall. */
@@ -49,4 +53,33 @@ function cutOneWall(db: Database): void {
   const wallId = walls.find(({ name }) => name === CUT_IN_DEMO)?.id
   if (wallId)
     recordActs(db, { jobId: DEMO_JOB_ID, wallId }, [{ id: 'demo-cut-0', kind: 'cut', doneAt: Date.now() }])
+}
+
+/** One wall's list is at the saw: some of it cut, a piece spoiled, an opening read, a board with a knot. */
+function beginCutting(db: Database): void {
+  const walls = jobDetail(db, DEMO_JOB_ID)?.rooms.flatMap((room) => room.walls) ?? []
+  const wallId = walls.find(({ name }) => name === AT_SAW_IN_DEMO)?.id
+  const page = wallId ? wallPage(db, { jobId: DEMO_JOB_ID, wallId }) : null
+  if (!page) return
+  const workpiece = workpieceOf(page.documents)
+  const pieces = freezeList(toRelease(computePlan(workpiece), workpiece), [])
+  const [first, second, third] = pieces
+  if (!first || !second || !third) return
+  let at = Date.now()
+  const release = 'demo-list-0'
+  const act = (kind: string, more: object) => ({ id: `demo-saw-${++at}`, kind, doneAt: at, ...more })
+  const on = (piece: string, kind: string, more: object = {}) => act(kind, { release, piece, ...more })
+  const open = pieces.find(({ advice }) => advice.advice !== 'batch')
+  recordActs(db, { jobId: DEMO_JOB_ID, wallId: page.id }, [
+    {
+      ...act('released', { revisions: page.documents.map(({ revision }) => revision), pieces }),
+      id: release,
+    },
+    on(first.name, 'pieceCut'),
+    on(second.name, 'pieceCut'),
+    on(second.name, 'spoiled', { from: 'board' }),
+    on(third.name, 'pieceCut'),
+    ...(open ? [on(open.name, 'readTrue', { length: open.longLength - 1_587_500 })] : []),
+    act('flawed', { materialId: first.materialId, board: 2, flaw: { flaw: 'edge', at: 'last' } }),
+  ])
 }

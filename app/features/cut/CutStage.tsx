@@ -76,7 +76,8 @@ function isOpen(state: RowState | undefined): boolean {
 export function CutStage() {
   const list = useCutList()
   const { cards, release, record } = list
-  const { plan, boards, wording, workpiece, select } = useWallEditor()
+  const { identity, plan, boards, wording, workpiece, select } = useWallEditor()
+  const own = `/jobs/${identity.job.id}/walls/${identity.id}`
   const selected = useSelected()
   const [picked, setPicked] = useState<string | null>(null)
   const groups = useMemo(() => cardGroups(cards), [cards])
@@ -216,8 +217,8 @@ export function CutStage() {
           <LineGroups />
           <FixingChoice />
           <Row>
-            <LinkButton href="labels">{jointText.labels}</LinkButton>
-            <LinkButton href="ticket">{jointText.ticket}</LinkButton>
+            <LinkButton href={`${own}/cut/labels`}>{jointText.labels}</LinkButton>
+            <LinkButton href={`${own}/cut/ticket`}>{jointText.ticket}</LinkButton>
           </Row>
           <ul aria-label="Cautions">
             {WORK_CAUTIONS.map((caution) => (

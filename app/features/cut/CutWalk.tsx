@@ -1,7 +1,9 @@
 import { Check, ChevronLeft, ChevronRight } from 'lucide-react'
 import { useState } from 'react'
 import { styled } from 'styled-components'
+import type { Release, ReleasedState } from '~/core/asbuilt/release'
 import type { CutCard } from '~/core/cutting/cutCards'
+import { sawTrips } from '~/core/cutting/openings'
 import { planSetups } from '~/core/cutting/setups'
 import { sawLimits } from '~/core/cutting/sawSetting'
 import { useAwake } from '~/editor/useAwake'
@@ -15,6 +17,7 @@ import {
   say,
   setupsText,
   shortPointText,
+  visitOfText,
 } from '~/messages'
 import { PieceOnSaw } from '~/drawing/view/PieceOnSaw'
 import { Button } from '~/ui/Button'
@@ -23,7 +26,7 @@ import { Fold } from '~/ui/Fold'
 import { low, narrow, space, type } from '~/ui/theme'
 import { CardCuts, CardHow } from './CardDetails'
 import { useCutActs } from './CutActs'
-import { PieceTicks } from './PieceTicks'
+import { PieceTicks, ReadTrue } from './PieceTicks'
 import { rowNames } from './rowNames'
 import { rowStates } from './useCutList'
 
@@ -123,43 +126,91 @@ const Outline = styled.ol`
   }
 `
 
+/** One step of the walk: a row that is cut at its stop, or one opening that is read, cut and fitted before the next. */
+interface Step {
+  readonly key: string
+  readonly card: CutCard
+  /** The piece whose opening is read; null for a batch. */
+  readonly open: ReleasedState | null
+  /** Which trip to the saw it belongs to, and which openings are read in that visit. */
+  readonly visit: { readonly trip: number; readonly of: number; readonly names: readonly string[] } | null
+}
+
+/** Batches first, by their settings; then trip by trip the openings that can be read by then. */
+function stepsOf(cards: readonly CutCard[], release: Release | null): Step[] {
+  if (!release) return cards.map((card) => ({ key: card.row.label, card, open: null, visit: null }))
+  const trips = sawTrips(
+    release.pieces.map(({ piece }) => ({
+      name: piece.name,
+      open: piece.advice.advice !== 'batch',
+      after: piece.after,
+    })),
+  )
+  const cardOf = new Map(cards.flatMap((card) => card.row.pieceIds.map((id) => [id, card] as const)))
+  const byName = new Map(release.pieces.map((state) => [state.piece.name, state]))
+  const batches = cards
+    .filter(({ advice }) => advice.advice === 'batch')
+    .map((card): Step => ({ key: card.row.label, card, open: null, visit: null }))
+  const openings = trips.flatMap((names, i) =>
+    names.flatMap((name): Step[] => {
+      const state = byName.get(name)
+      const card = state && cardOf.get(state.piece.pieceId)
+      return state && card && state.piece.advice.advice !== 'batch'
+        ? [{ key: name, card, open: state, visit: { trip: i + 1, of: trips.length, names } }]
+        : []
+    }),
+  )
+  return [...batches, ...openings]
+}
+
+/** How the saw must stand for a step that it did not stand at before: another setting, or other stuff at the same one. */
+function changeOf(card: CutCard, before: CutCard | undefined): 'saw' | 'stuff' | null {
+  if (!before || groupSettingText(card.start, card.end) !== groupSettingText(before.start, before.end))
+    return 'saw'
+  return card.row.materialId === before.row.materialId ? null : 'stuff'
+}
+
 /** At the saw: one card at a time in the list's order of settings, readable from two metres, ticked and turned by thumb. */
 export function CutWalk({ cards }: { cards: readonly CutCard[] }) {
   const { plan, wording, workpiece, select } = useWallEditor()
   const { release, record, freeze } = useCutActs()
   const awake = useAwake()
   const states = rowStates(release)
-  const isOpen = ({ row }: CutCard) => {
-    const state = states.get(row.label)
-    return !state || state.cut.length < state.names.length
+  const steps = stepsOf(cards, release)
+  const openNames = ({ card, open }: Step) => {
+    if (open) return open.cutAt === null ? [open.piece.name] : []
+    const state = states.get(card.row.label)
+    return state?.names.filter((name) => !state.cut.includes(name)) ?? []
   }
-  const [label, setLabel] = useState<string | null>(null)
-  const kept = cards.findIndex(({ row }) => row.label === label)
-  const at = kept >= 0 ? kept : Math.max(0, cards.findIndex(isOpen))
-  const card = cards[at]
-  if (!card) return null
-  const left = cards.filter(isOpen)
-  const before = cards[at - 1]
-  const changes = before?.group !== card.group
+  const isOpen = (step: Step) => release === null || openNames(step).length > 0
+  const [kept, setKept] = useState<string | null>(null)
+  const found = steps.findIndex(({ key }) => key === kept)
+  const at = found >= 0 ? found : Math.max(0, steps.findIndex(isOpen))
+  const step = steps[at]
+  if (!step) return null
+  const { card, open, visit } = step
+  const left = steps.filter(isOpen)
+  const changes = changeOf(card, steps[at - 1]?.card)
   const { row } = card
-  const state = states.get(row.label)
-  const open = state?.names.filter((name) => !state.cut.includes(name)) ?? []
-  const pieces = plan.pieces.filter(({ id }) => row.pieceIds.includes(id))
-  const details = release?.pieces.filter(({ piece }) => row.pieceIds.includes(piece.pieceId)) ?? []
+  const names = openNames(step)
+  const ids = open ? [open.piece.pieceId] : row.pieceIds
+  const pieces = plan.pieces.filter(({ id }) => ids.includes(id))
+  const details = release?.pieces.filter(({ piece }) => ids.includes(piece.pieceId)) ?? []
   const goTo = (index: number) => {
-    const to = cards[(index + cards.length) % cards.length]
-    setLabel(to?.row.label ?? null)
-    const first = plan.pieces.find(({ id }) => id === to?.row.pieceIds[0])
-    select(first?.stripId ?? null)
+    const to = steps[(index + steps.length) % steps.length]
+    setKept(to?.key ?? null)
+    const id = to?.open?.piece.pieceId ?? to?.card.row.pieceIds[0]
+    select(plan.pieces.find((piece) => piece.id === id)?.stripId ?? null)
   }
   const next = () => {
-    const later = cards.findIndex((each, i) => i > at && isOpen(each))
-    const any = cards.findIndex((each, i) => i !== at && isOpen(each))
+    const later = steps.findIndex((each, i) => i > at && isOpen(each))
+    const any = steps.findIndex((each, i) => i !== at && isOpen(each))
     goTo(later >= 0 ? later : any >= 0 ? any : at)
   }
   const saw = sawLimits(workpiece.settings.shop)
   const batch = batchText(card.advice, wording)
   const done = release !== null && left.length === 0
+  const many = open ? 1 : row.pieceIds.length
   return (
     <Card aria-label="One piece at a time">
       {done ? (
@@ -168,11 +219,11 @@ export function CutWalk({ cards }: { cards: readonly CutCard[] }) {
         </Far>
       ) : null}
       <Far data-testid="cut-walk-where">
-        {row.label} · × {row.pieceIds.length}
-        <small>{sawText.card(at + 1, cards.length)}</small>
+        {open ? open.piece.name : row.label} · × {many}
+        <small>{sawText.card(at + 1, steps.length)}</small>
       </Far>
-      <Set data-changes={changes || undefined} data-testid="cut-walk-saw">
-        {changes ? sawText.change : ''}
+      <Set data-changes={changes ?? undefined} data-testid="cut-walk-saw">
+        {changes ? sawText.change[changes] : ''}
         {groupSettingText(card.start, card.end)}. {materialName(row.materialId, wording)}
       </Set>
       <Huge data-testid="cut-walk-length" aria-live="polite">
@@ -190,9 +241,22 @@ export function CutWalk({ cards }: { cards: readonly CutCard[] }) {
         <PieceOnSaw card={row} width={330} height={92} texts={{ long: '', short: null }} />
         <b>{batch.name}</b>
       </Drawing>
-      <Soft role="status">
-        {state ? sawText.cutOf(state.cut.length, state.names.length) : sawText.releaseWhy}
-      </Soft>
+      <Soft role="status">{release ? sawText.cutOf(many - names.length, many) : sawText.releaseWhy}</Soft>
+      {open && visit ? (
+        <Drawing data-opening={open.piece.name}>
+          <p>{visitOfText(visit)}</p>
+          <ReadTrue key={open.piece.name} state={open} />
+          {open.cutAt === null ? null : (
+            <Button
+              onPress={() =>
+                record([open.piece.name], { kind: open.upAt === null ? 'pieceUp' : 'pieceDown' })
+              }
+            >
+              {open.upAt === null ? sawText.up : sawText.down}
+            </Button>
+          )}
+        </Drawing>
+      ) : null}
       <Drawing>
         <Fold title="How it is cut">
           <CardCuts card={card} />
@@ -205,20 +269,21 @@ export function CutWalk({ cards }: { cards: readonly CutCard[] }) {
           <p>
             {setupsText(
               planSetups(
-                left.map((each) => ({ ...each.row, advice: each.advice.advice })),
+                left.map((each) => ({ ...each.card.row, advice: each.card.advice.advice })),
                 saw,
               ),
             )}
           </p>
           <Outline>
             {left.map((each) => (
-              <li key={each.row.label}>
-                <b>{each.row.label}</b>
+              <li key={each.key}>
+                <b>{each.key}</b>
                 <span>
-                  {groupSettingText(each.start, each.end)}, × {each.row.pieceIds.length}
+                  {groupSettingText(each.card.start, each.card.end)}
+                  {each.open ? '' : `, × ${each.card.row.pieceIds.length}`}
                 </span>
                 <b>
-                  <Fractions text={say(each.row.cutLength, wording)} />
+                  <Fractions text={say(each.card.row.cutLength, wording)} />
                 </b>
               </li>
             ))}
@@ -232,16 +297,22 @@ export function CutWalk({ cards }: { cards: readonly CutCard[] }) {
         </Dim>
         {release ? (
           <>
-            <Dim isDisabled={open.length < 2} onPress={() => record(open.slice(0, 1), { kind: 'pieceCut' })}>
+            <Dim
+              isDisabled={names.length < 2}
+              onPress={() => record(names.slice(0, 1), { kind: 'pieceCut' })}
+            >
               {sawText.cutOne}
             </Dim>
             <Next
               onPress={() => {
-                record(open, { kind: 'pieceCut' })
-                next()
+                setKept(step.key)
+                record(names, { kind: 'pieceCut' })
+                // what was read, cut and goes up now stays in hand until it is up
+                if (!open) next()
+                else if (names.length === 0) next()
               }}
             >
-              {open.length === 0 ? 'Next' : sawText.cutAll(open.length)}{' '}
+              {names.length === 0 ? 'Next' : open ? sawText.cutThis : sawText.cutAll(names.length)}{' '}
               <ChevronRight size={24} aria-hidden />
             </Next>
           </>

@@ -61,7 +61,7 @@ export function LabelsPage() {
       title={`${jointText.labels}, ${identity.name}`}
       controls={
         <>
-          <LinkButton href="..">Cut list</LinkButton>
+          <LinkButton href={`/jobs/${identity.job.id}/walls/${identity.id}/cut`}>Cut list</LinkButton>
           <Picks
             label="Show"
             value={shown}

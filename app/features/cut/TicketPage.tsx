@@ -44,7 +44,7 @@ export function TicketPage() {
   return (
     <Printed
       title={`${jointText.ticket}, ${identity.job.name}, ${identity.name}`}
-      controls={<LinkButton href="..">Cut list</LinkButton>}
+      controls={<LinkButton href={`/jobs/${identity.job.id}/walls/${identity.id}/cut`}>Cut list</LinkButton>}
     >
       {nothing ? (
         <p>{ticketText.nothing}</p>
