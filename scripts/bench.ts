@@ -1,7 +1,12 @@
 import { readFileSync } from 'node:fs'
 import highs from 'highs'
 import { readingsThatMatter, usualMisses } from '~/core/asbuilt/matters'
+import { freezeList, isAsReleased } from '~/core/asbuilt/freeze'
+import { releasedRows, releaseOf } from '~/core/asbuilt/release'
 import { computePlan } from '~/core/computePlan'
+import { setupOrder, type SetupJob } from '~/core/cutting/setupOrder'
+import { toRelease } from '~/core/cutting/toRelease'
+import { planSheets } from '~/core/sheets/stripSheets'
 import { proposalCards } from '~/core/judgement/cards'
 import { heightProposals } from '~/core/judgement/heights'
 import { propose } from '~/core/judgement/propose'
@@ -9,12 +14,14 @@ import { readJobFile } from '~/core/files/readJobFile'
 import { boardRequests, planBoards, planBoardsQuickly } from '~/core/stock'
 import { inches } from '~/length'
 import {
+  type Act,
   blankSurvey,
   ENDS,
   STARTING_JUDGEMENT,
   STARTING_LINES,
   startingDesign,
   startingSettings,
+  usualSheets,
   type Workpiece,
   withDesign,
 } from '~/model'
@@ -165,3 +172,71 @@ for (const wall of file.value.rooms.flatMap((room) => room.walls)) {
   })
 }
 console.log(`memory after all: ${(process.memoryUsage().rss / 2 ** 20).toFixed(0)} MiB resident`)
+
+// 200 pieces of 24 lengths at 9 settings, each with a first and a second end
+const cuts: SetupJob[] = Array.from({ length: 200 }, (_, i) => {
+  const [start, end, stop] = [i % 9, (i * 5) % 9, (i * 7) % 24]
+  return [
+    { setting: `s${start}`, stop: null, after: [] },
+    { setting: `s${end}`, stop: String(stop), after: [2 * i] },
+  ] satisfies SetupJob[]
+}).flat()
+await measure('order of set-ups, 200 pieces', 10, () => setupOrder(cuts))
+const ordered = setupOrder(cuts)
+console.log(`  ${ordered.count} set-ups, none below ${ordered.bound}${ordered.proven ? ', proven' : ''}`)
+
+const sheet = usualSheets(inches(3 / 4))[0]
+const ripped = (pieces: number) =>
+  [1.5, 2.5, 3.5].map((width, k) => ({
+    materialId: `strip-${width}`,
+    width: inches(width),
+    pieces: Array.from({ length: pieces }, (_, i) => i)
+      .filter((i) => i % 3 === k)
+      .map((i) => ({ id: `${i}`, label: `${i}`, length: inches(12 + ((i * 37) % 131) / 2) })),
+  }))
+if (sheet)
+  for (const pieces of [40, 200]) {
+    const made = await planSheets(sheet, ripped(pieces), settings.shop, solve)
+    await measure(`strips from sheets, ${pieces} pieces`, 5, () =>
+      planSheets(sheet, ripped(pieces), settings.shop, solve),
+    )
+    if (made.ok)
+      console.log(
+        `  ${made.value.sheets.length} sheets, none below ${made.value.bound}${made.value.proven ? ', proven' : ''}`,
+      )
+  }
+
+// a press on a cut card where 300 pieces were released: what happened is folded anew
+const wide = (strips: number): Workpiece => ({
+  ...sixty,
+  wall: {
+    survey: { ...sixty.wall.survey, width: inches(2_400) },
+    design: withDesign(startingDesign(), { spacing: { school: 'equalByCount', strips, ends: 'gap' } }),
+  },
+})
+const many = wide(296)
+const manyPlan = computePlan(many)
+const list: Act = {
+  id: 'bench-list',
+  kind: 'released',
+  doneAt: 1,
+  revisions: [1, 1, 1],
+  pieces: freezeList(toRelease(manyPlan, many), []),
+}
+const ticks = list.pieces
+  .slice(0, 150)
+  .map(({ name }, i): Act => ({
+    id: `bench-tick-${i}`,
+    kind: 'pieceCut',
+    release: list.id,
+    piece: name,
+    doneAt: 2 + i,
+  }))
+await measure(`a tick on a list of ${list.pieces.length} pieces`, 40, () => {
+  const release = releaseOf([list, ...ticks])
+  return release && releasedRows(release)
+})
+await measure('a list of 300 pieces against its plan', 20, () => {
+  const release = releaseOf([list, ...ticks])
+  return release && isAsReleased(release, toRelease(manyPlan, many))
+})

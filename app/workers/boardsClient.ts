@@ -1,4 +1,6 @@
 import type { BoardIssue, BoardPlan, BoardRequest } from '~/core/stock'
+import type { SawLimits } from '~/core/cutting/sawSetting'
+import type { SawRow, SetupPlan } from '~/core/cutting/setups'
 import type { Cuts, SheetDemand, SheetIssue, SheetPlan } from '~/core/sheets/stripSheets'
 import type { Result } from '~/length'
 import type { Sheet } from '~/model'
@@ -28,4 +30,9 @@ export function proveSheets(
   return boards.run(
     (remote) => remote.sheets(sheet, demands, { kerf, endTrim }) as Promise<Result<SheetPlan, SheetIssue>>,
   )
+}
+
+/** Looks in a worker for an order of fewer set-ups, or the proof that there is none. */
+export function proveSetups(rows: readonly SawRow[], saw: SawLimits): WorkerJob<SetupPlan> {
+  return boards.run((remote) => remote.setups(rows, saw) as Promise<SetupPlan>)
 }

@@ -109,7 +109,7 @@ test('a room of four walls with boxes, a door and a window, matched and coped, i
       page.getByRole('navigation', { name: 'Stages of the work' }).getByRole('link', { name: 'Cut' }),
     )
     await expect(page.getByRole('heading', { level: 1 })).toContainText(/^Cut list, \d+ pieces/)
-    await expect(page.getByRole('table').first()).toContainText('saw at 45°')
+    await expect(page.getByRole('complementary', { name: 'Pieces to cut' })).toContainText('saw at 45°')
   }
   test.info().annotations.push({ type: 'presses', description: String(hand.count()) })
   expect(hand.count()).toBeLessThanOrEqual(40)

@@ -13,22 +13,12 @@ export interface ToRelease {
   readonly ripTo: (piece: Piece) => Length | null
 }
 
-function frozen(
-  piece: Piece,
-  row: CutRow,
-  { adviceOf, ripTo }: ToRelease,
-): Omit<ReleasedPiece, 'name' | 'after'> {
+/** What of a piece is its row's: cutting to the list never leaves a piece short. */
+function frozenRow(row: CutRow, { adviceOf }: ToRelease) {
   const advice = adviceOf(row)
   return {
-    pieceId: piece.id,
-    stripId: piece.stripId,
-    role: piece.role,
-    number: piece.number,
-    part: piece.part ? { ...piece.part } : null,
-    materialId: piece.materialId,
-    directionDeg: piece.directionDeg,
-    faceWidth: piece.faceWidth,
-    // as its row: cutting to the list never leaves a piece short
+    materialId: row.materialId,
+    faceWidth: row.faceWidth,
     cutLength: row.cutLength,
     longLength: row.longLength,
     shortLength: row.shortLength,
@@ -37,6 +27,18 @@ function frozen(
     notches: row.notches.map((notch) => ({ ...notch })),
     laps: row.laps.map((lap) => ({ ...lap })),
     advice: { ...advice, spread: nearestNanometer(advice.spread) },
+  }
+}
+
+function frozen(piece: Piece, row: ReturnType<typeof frozenRow>, { ripTo }: ToRelease) {
+  return {
+    ...row,
+    pieceId: piece.id,
+    stripId: piece.stripId,
+    role: piece.role,
+    number: piece.number,
+    part: piece.part ? { ...piece.part } : null,
+    directionDeg: piece.directionDeg,
     ripTo: ripTo(piece),
   }
 }
@@ -56,7 +58,7 @@ export function freezeList(plan: ToRelease, acts: readonly Act[]): ReleasedPiece
   const before = releaseOf(acts)?.pieces ?? []
   const used = new Set(lists.flatMap(({ pieces }) => pieces.map(({ name }) => letterOf(name))))
   const fit = matched(
-    plan.cutList.flatMap((row) => rowPieces(row, plan)),
+    wantedPieces(plan),
     before.map(({ piece }) => piece),
   )
   const names = new Map<string, string>()
@@ -76,22 +78,28 @@ export function freezeList(plan: ToRelease, acts: readonly Act[]): ReleasedPiece
     fresh.forEach((id, i) => names.set(id, `${letter}${i + 1}`))
   }
   const lands = landsOnPieces(plan.pieces)
-  const named = (id: string) => names.get(id)
-  return plan.cutList.flatMap((row) =>
-    rowPieces(row, plan).map(({ id, shape }) => ({
-      ...shape,
-      name: names.get(id) ?? id.slice(0, 24),
-      after: [...new Set((lands.get(id) ?? []).flatMap((other) => named(other) ?? []))].slice(0, 60),
-    })),
-  )
+  const byId = new Map(plan.pieces.map((piece) => [piece.id, piece]))
+  return plan.cutList.flatMap((row) => {
+    const shape = frozenRow(row, plan)
+    return row.pieceIds.flatMap((id): ReleasedPiece[] => {
+      const piece = byId.get(id)
+      const after = (lands.get(id) ?? []).flatMap((other) => names.get(other) ?? [])
+      return piece
+        ? [
+            {
+              ...frozen(piece, shape, plan),
+              name: names.get(id) ?? id.slice(0, 24),
+              after: [...new Set(after)].slice(0, 60),
+            },
+          ]
+        : []
+    })
+  })
 }
 
-function rowPieces(row: CutRow, plan: ToRelease) {
-  const byId = new Map(plan.pieces.map((piece) => [piece.id, piece]))
-  return row.pieceIds.flatMap((id) => {
-    const piece = byId.get(id)
-    return piece ? [{ id, shape: frozen(piece, row, plan) }] : []
-  })
+/** The pieces of a plan by what they are compared by: their row's shape. */
+function wantedPieces({ cutList }: ToRelease): { readonly id: string; readonly shape: Shape }[] {
+  return cutList.flatMap((row) => row.pieceIds.map((id) => ({ id, shape: row })))
 }
 
 /** For wanted pieces the released ones that do for them: the same piece first, then any cut alike. By the wanted piece's id. */
@@ -136,7 +144,7 @@ export interface SinceRelease {
 
 /** Compares the list at the saw with the plan as it is now: nothing of it is new where all fits and nothing is dropped. */
 export function sinceRelease(release: Release, plan: ToRelease): SinceRelease {
-  const wanted = plan.cutList.flatMap((row) => rowPieces(row, plan))
+  const wanted = wantedPieces(plan)
   const fit = matched(
     wanted,
     release.pieces.map(({ piece }) => piece),

@@ -31,7 +31,7 @@ export interface Release {
 
 /** What two pieces are compared by. */
 export type Shape = Pick<
-  ReleasedPiece,
+  CutRow,
   'materialId' | 'faceWidth' | 'cutLength' | 'start' | 'end' | 'notches' | 'laps'
 >
 

@@ -23,9 +23,11 @@ export function countSetups(jobs: readonly SetupJob[], order: readonly number[])
   }, 0)
 }
 
-/** Cuts tried at most: the answer so far then stands with its bound. */
-const MOST_TRIED = 150_000
-const BEAM = 48
+/** Visits looked at while trying orders: the answer so far then stands with its bound. */
+const MOST_LOOKED_AT = 1_200_000
+const BEAM = 32
+/** For an answer at once. */
+const SLIM_BEAM = 6
 
 /** Cuts at one setting and stop taken together: all of them are made in one visit, when all that goes before them is done. */
 function visits(jobs: readonly SetupJob[]): { jobs: SetupJob[]; members: number[][] } {
@@ -52,23 +54,25 @@ function visits(jobs: readonly SetupJob[]): { jobs: SetupJob[]; members: number[
  * setting or a stop hang together, and each lot that hangs together costs one double change more than the one before; from there on the
  * number is raised until an order is found, all below it tried. Given up after a number of tries.
  */
-export function setupOrder(all: readonly SetupJob[]): SetupOrder {
+export function setupOrder(all: readonly SetupJob[], how: 'atOnce' | 'searched' = 'searched'): SetupOrder {
   if (all.length === 0) return { order: [], count: 0, bound: 0, proven: true }
   const { jobs, members } = visits(all)
   const made = (order: readonly number[]) => order.flatMap((visit) => members[visit] ?? [])
   const graph = graphOf(jobs)
-  const first = byBeam(graph)
+  const first = byBeam(graph, how === 'atOnce' ? SLIM_BEAM : BEAM)
   const best = { order: made(first), count: countSetups(jobs, first) }
   // each visit after the first changes one thing at least
   const floor = jobs.length + 1
   let breaks = lots(graph, new Uint8Array(jobs.length), -1) - 1
+  const most = how === 'atOnce' ? 0 : Math.floor(MOST_LOOKED_AT / jobs.length)
   let tried = 0
   while (floor + breaks < best.count) {
-    const found = search(graph, breaks, MOST_TRIED - tried)
+    if (most === 0) return { ...best, bound: floor + breaks, proven: false }
+    const found = search(graph, breaks, most - tried)
     tried += found.tried
     const count = floor + breaks
     if (found.order) return { order: made(found.order), count, bound: count, proven: true }
-    if (tried >= MOST_TRIED) return { ...best, bound: count, proven: false }
+    if (tried >= most) return { ...best, bound: count, proven: false }
     breaks += 1
   }
   return { ...best, bound: best.count, proven: true }
@@ -155,7 +159,7 @@ function search(graph: Graph, breaks: number, most: number): { order: number[] |
 }
 
 /** A good order at once: many half orders side by side, the best carried on. */
-function byBeam(graph: Graph): number[] {
+function byBeam(graph: Graph, beam: number): number[] {
   interface Half {
     readonly order: readonly number[]
     readonly done: Uint8Array
@@ -185,7 +189,7 @@ function byBeam(graph: Graph): number[] {
         const key = `${done.join('')} ${order.at(-1)}`
         return seen.has(key) ? false : (seen.add(key), true)
       })
-      .slice(0, BEAM)
+      .slice(0, beam)
   }
   return [...(halves[0]?.order ?? [])]
 }

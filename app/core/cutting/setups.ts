@@ -44,7 +44,11 @@ export interface SetupPlan {
  * The set-ups of a list. A first end is cut without a stop, a second one against it, or to its mark where it is measured in place; a change
  * of the saw counts one, a change of the stop one, the first cut two. Common practice, no source.
  */
-export function planSetups(rows: readonly SawRow[], saw: SawLimits): SetupPlan {
+export function planSetups(
+  rows: readonly SawRow[],
+  saw: SawLimits,
+  how: 'atOnce' | 'searched' = 'searched',
+): SetupPlan {
   const jobs: (SetupJob & { readonly label: string; readonly at: SawSetting; readonly where: Stop })[] = []
   for (const row of rows) {
     const { start, end } = rowSettings(row, saw)
@@ -70,7 +74,7 @@ export function planSetups(rows: readonly SawRow[], saw: SawLimits): SetupPlan {
         where,
       })
   }
-  const { order, count, bound, proven } = setupOrder(jobs)
+  const { order, count, bound, proven } = setupOrder(jobs, how)
   const visits: { setting: SawSetting; stop: Stop; labels: string[] }[] = []
   let before: SetupJob | null = null
   for (const index of order) {

@@ -8,6 +8,7 @@ import {
   batchText,
   capital,
   creepText,
+  endCutName,
   endSettingText,
   fixingText,
   flatAdviceText,
@@ -46,8 +47,13 @@ export function CardCuts({ card }: { card: CutCard }) {
           <Fractions text={ripText(card.rip, wording)} />
         </Small>
       ) : null}
+      <Small data-ends>
+        <Fractions
+          text={`${capital(endCutName(row.start, row.faceWidth, wording))}; ${endCutName(row.end, row.faceWidth, wording)}`}
+        />
+      </Small>
       <Small data-saw>
-        Start: <b>{endSettingText(start)}</b>. End: <b>{endSettingText(end)}</b>.
+        On the saw, start: <b>{endSettingText(start)}</b>, end: <b>{endSettingText(end)}</b>.
       </Small>
       {others.length > 0 ? (
         <Small data-other-way>

@@ -120,7 +120,10 @@ function CutRowPlain({ card, pieces, lit, state, details, onPick, onCut }: CutRo
             </small>
           </What>
           <Long>
-            <Fractions text={say(row.cutLength, wording)} /> <small>× {many}</small>
+            <span className="number">
+              <Fractions text={say(row.cutLength, wording)} />
+            </span>{' '}
+            <small>× {many}</small>
           </Long>
           <ChevronDown size={16} aria-hidden />
         </Opener>

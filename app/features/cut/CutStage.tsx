@@ -2,8 +2,6 @@ import { useCallback, useMemo, useState } from 'react'
 import { styled } from 'styled-components'
 import { sawTrips } from '~/core/cutting/openings'
 import { type CutCard, cardGroups } from '~/core/cutting/cutCards'
-import { planSetups } from '~/core/cutting/setups'
-import { sawLimits } from '~/core/cutting/sawSetting'
 import { BoardRows } from '~/editor/BoardRows'
 import { Matters } from '~/editor/Matters'
 import { ReadyToCut } from '~/editor/ReadyToCut'
@@ -41,6 +39,7 @@ import { PanelsFold } from './PanelsFold'
 import { ReleaseBar } from './ReleaseBar'
 import { SawBench } from './SawBench'
 import { type RowState, rowStates, useCutList } from './useCutList'
+import { useSetups } from './useSetups'
 
 /** The wall keeps the larger part of the stage; the list beside it is wide enough for a line a row. */
 const Stage = styled(Split)`
@@ -76,7 +75,7 @@ function isOpen(state: RowState | undefined): boolean {
 export function CutStage() {
   const list = useCutList()
   const { cards, release, record } = list
-  const { identity, plan, boards, wording, workpiece, select } = useWallEditor()
+  const { identity, plan, boards, wording, select } = useWallEditor()
   const own = `/jobs/${identity.job.id}/walls/${identity.id}`
   const selected = useSelected()
   const [picked, setPicked] = useState<string | null>(null)
@@ -100,14 +99,7 @@ export function CutStage() {
   )
   const onCut = useCallback((names: readonly string[]) => record(names, { kind: 'pieceCut' }), [record])
   const states = rowStates(release)
-  const setups = useMemo(
-    () =>
-      planSetups(
-        cards.map(({ row, advice }) => ({ ...row, advice: advice.advice })),
-        sawLimits(workpiece.settings.shop),
-      ),
-    [cards, workpiece.settings.shop],
-  )
+  const setups = useSetups(cards)
   const labels = useMemo(
     () => new Map(cards.flatMap(({ row }) => row.pieceIds.map((id) => [id, row.label] as const))),
     [cards],

@@ -1,11 +1,9 @@
 import { Check, ChevronLeft, ChevronRight } from 'lucide-react'
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import { styled } from 'styled-components'
 import type { Release, ReleasedState } from '~/core/asbuilt/release'
 import type { CutCard } from '~/core/cutting/cutCards'
 import { sawTrips } from '~/core/cutting/openings'
-import { planSetups } from '~/core/cutting/setups'
-import { sawLimits } from '~/core/cutting/sawSetting'
 import { useAwake } from '~/editor/useAwake'
 import { useWallEditor } from '~/editor/WallEditor'
 import {
@@ -29,6 +27,7 @@ import { useCutActs } from './CutActs'
 import { PieceTicks, ReadTrue } from './PieceTicks'
 import { rowNames } from './rowNames'
 import { rowStates } from './useCutList'
+import { useSetups } from './useSetups'
 
 const Card = styled.section`
   display: none;
@@ -68,7 +67,7 @@ const Far = styled.p`
   }
 `
 /** How the saw stands for this card; a change of it is said on a ground of its own. */
-const Set = styled.p`
+const Stands = styled.p`
   min-height: 2.6em;
   font-size: ${type.lead};
   line-height: 1.3;
@@ -163,6 +162,12 @@ function stepsOf(cards: readonly CutCard[], release: Release | null): Step[] {
   return [...batches, ...openings]
 }
 
+/** How many set-ups what is left takes; worked out when it is looked at. */
+function LeftSetups({ left }: { left: readonly Step[] }) {
+  const cards = useMemo(() => [...new Set(left.map(({ card }) => card))], [left])
+  return <p>{setupsText(useSetups(cards))}</p>
+}
+
 /** How the saw must stand for a step that it did not stand at before: another setting, or other stuff at the same one. */
 function changeOf(card: CutCard, before: CutCard | undefined): 'saw' | 'stuff' | null {
   if (!before || groupSettingText(card.start, card.end) !== groupSettingText(before.start, before.end))
@@ -172,7 +177,7 @@ function changeOf(card: CutCard, before: CutCard | undefined): 'saw' | 'stuff' |
 
 /** At the saw: one card at a time in the list's order of settings, readable from two metres, ticked and turned by thumb. */
 export function CutWalk({ cards }: { cards: readonly CutCard[] }) {
-  const { plan, wording, workpiece, select } = useWallEditor()
+  const { plan, wording, select } = useWallEditor()
   const { release, record, freeze } = useCutActs()
   const awake = useAwake()
   const states = rowStates(release)
@@ -207,7 +212,6 @@ export function CutWalk({ cards }: { cards: readonly CutCard[] }) {
     const any = steps.findIndex((each, i) => i !== at && isOpen(each))
     goTo(later >= 0 ? later : any >= 0 ? any : at)
   }
-  const saw = sawLimits(workpiece.settings.shop)
   const batch = batchText(card.advice, wording)
   const done = release !== null && left.length === 0
   const many = open ? 1 : row.pieceIds.length
@@ -222,10 +226,10 @@ export function CutWalk({ cards }: { cards: readonly CutCard[] }) {
         {open ? open.piece.name : row.label} · × {many}
         <small>{sawText.card(at + 1, steps.length)}</small>
       </Far>
-      <Set data-changes={changes ?? undefined} data-testid="cut-walk-saw">
+      <Stands data-changes={changes ?? undefined} data-testid="cut-walk-saw">
         {changes ? sawText.change[changes] : ''}
         {groupSettingText(card.start, card.end)}. {materialName(row.materialId, wording)}
-      </Set>
+      </Stands>
       <Huge data-testid="cut-walk-length" aria-live="polite">
         <Fractions text={say(row.cutLength, wording)} />
       </Huge>
@@ -266,14 +270,7 @@ export function CutWalk({ cards }: { cards: readonly CutCard[] }) {
           ) : null}
         </Fold>
         <Fold title={sawText.left} aside={String(left.length)}>
-          <p>
-            {setupsText(
-              planSetups(
-                left.map((each) => ({ ...each.card.row, advice: each.card.advice.advice })),
-                saw,
-              ),
-            )}
-          </p>
+          <LeftSetups left={left} />
           <Outline>
             {left.map((each) => (
               <li key={each.key}>
