@@ -110,7 +110,7 @@ test('a dining room of four walls: chair rail and matched boxes, one wall with a
   await openStage(page, 'Cut')
   await expect(page.getByText(/angle was never read/)).toHaveCount(0)
   await expect(page.getByRole('complementary', { name: 'Pieces to cut' })).toContainText(
-    'bevel at 44.5°, back long',
+    /bevel at 44\.5°, back long/i,
   )
   // boxes keep their margin to the window's casing, and the one under it is lower than those beside it
   await expect(page.getByRole('complementary', { name: 'Pieces to cut' })).toContainText('saw at 45°')
