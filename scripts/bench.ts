@@ -223,15 +223,13 @@ const list: Act = {
   revisions: [1, 1, 1],
   pieces: freezeList(toRelease(manyPlan, many), []),
 }
-const ticks = list.pieces
-  .slice(0, 150)
-  .map(({ name }, i): Act => ({
-    id: `bench-tick-${i}`,
-    kind: 'pieceCut',
-    release: list.id,
-    piece: name,
-    doneAt: 2 + i,
-  }))
+const ticks = list.pieces.slice(0, 150).map(({ name }, i): Act => ({
+  id: `bench-tick-${i}`,
+  kind: 'pieceCut',
+  release: list.id,
+  piece: name,
+  doneAt: 2 + i,
+}))
 await measure(`a tick on a list of ${list.pieces.length} pieces`, 40, () => {
   const release = releaseOf([list, ...ticks])
   return release && releasedRows(release)

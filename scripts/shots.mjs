@@ -49,15 +49,15 @@ const PICTURES = [
   },
   { name: 'room', link: 'All walls of Dining room together', size: DESK },
   { name: 'grid', wall: 'Scullery wall', stage: 'layout', size: DESK },
-  { name: 'stair', wall: 'Stair wall', stage: 'layout', size: DESK, then: press('[data-strip="box-5"]') },
   {
-    name: 'proposals',
-    wall: 'Window wall',
-    stage: 'layout',
+    name: 'panels',
+    wall: 'Bench wall',
+    stage: 'cut',
     size: DESK,
     then: async (page) => {
-      await sleep(1200)
-      await page.getByRole('button', { name: 'What counts' }).click()
+      await page.getByRole('button', { name: /^Panels/ }).click()
+      await sleep(300)
+      await page.locator('[data-panel="P1"]').scrollIntoViewIfNeeded()
     },
   },
   {
@@ -82,10 +82,17 @@ const PICTURES = [
     },
   },
   { name: 'mark', wall: 'Bed wall', stage: 'mark', size: DESK, then: press('[data-rod-strip="batten-3"]') },
-  { name: 'cut', wall: 'Range wall', stage: 'cut', size: DESK, then: press('[data-strip="batten-8"]') },
+  { name: 'cut', wall: 'Desk wall', stage: 'cut', size: DESK, then: press('[data-row="D"] button') },
   { name: 'buy', wall: 'Long wall', stage: 'buy', size: DESK },
   { name: 'phone-mark', wall: 'Long wall', stage: 'mark', size: PHONE },
   { name: 'phone-layout', wall: 'Long wall', stage: 'layout', size: PHONE },
+  {
+    name: 'phone-cut',
+    wall: 'Desk wall',
+    stage: 'cut',
+    size: PHONE,
+    then: press('button[aria-label="Card before"]'),
+  },
 ]
 
 prepare({ build: true })

@@ -4,6 +4,7 @@ import type { OtherWay, SawSetting } from '~/core/cutting/sawSetting'
 import type { SetupPlan, Stop, Visit } from '~/core/cutting/setups'
 import { type Length, nearestNanometer } from '~/length'
 import type { Tool } from '~/model'
+import { numbersText } from './alikeText'
 import { degreesText } from './linesText'
 import { capital, count, listed, money, say, sayStock, sayWithUnit, type Wording } from './words'
 
@@ -200,6 +201,7 @@ export function shortPointText(short: Length, w: Wording): string {
 }
 
 export const labelText = {
+  block: 'Block: from an offcut, cut first',
   notReleased: 'Not released yet: rows have letters, pieces no names of their own.',
   ends: (start: string, end: string) => (start === end ? `both ends ${start}` : `start ${start}, end ${end}`),
 } as const
@@ -215,4 +217,9 @@ export function visitOfText({
   names: readonly string[]
 }): string {
   return `Trip ${trip} of ${of} to the saw. ${names.length === 1 ? 'Its opening is read by itself' : `Read in one visit: ${listed(names)}`}.`
+}
+
+/** Board 6; boards 1 to 3. */
+export function fromBoardsText(numbers: readonly number[]): string {
+  return numbers.length === 1 ? `Board ${numbers[0]}` : `Boards ${numbersText(numbers)}`
 }

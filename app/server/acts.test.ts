@@ -1,6 +1,6 @@
 import { inches } from '~/length'
 import { wallWindow } from '../../tests/windows'
-import { actsOf, recordActs } from './acts.server'
+import { actsOf, cutWalls, recordActs } from './acts.server'
 import { openDatabase } from './db/database.server'
 import { createJob } from './jobs.server'
 import { createWall } from './walls.server'
@@ -30,6 +30,54 @@ describe('acts', () => {
     await window.saver.step('undo')
     expect(window.body('survey').width).toBe(inches(120))
     expect(actsOf(db, ids.wallId)).toEqual([act])
+  })
+
+  test('a list at the saw is kept whole; the wall is cut when all of it is, said or ticked', () => {
+    const { db, ids } = freshWall()
+    const list = {
+      id: 'list-0001',
+      kind: 'released' as const,
+      doneAt: 3000,
+      revisions: [1, 1, 1],
+      pieces: ['A1', 'A2'].map((name) => ({
+        name,
+        pieceId: `batten-${name}`,
+        stripId: 'batten-1',
+        role: 'batten',
+        number: 1,
+        part: null,
+        materialId: 'pine-1x3',
+        directionDeg: 90,
+        faceWidth: inches(2.5),
+        cutLength: inches(40),
+        longLength: inches(40),
+        shortLength: inches(40),
+        start: { kind: 'square' as const },
+        end: { kind: 'miter' as const, sawSettingDeg: 22.5, longEdge: 'left' as const },
+        notches: [],
+        laps: [],
+        advice: { advice: 'batch' as const, why: 'betweenStrips' as const, spread: inches(0) },
+        ripTo: null,
+        after: [],
+      })),
+    }
+    const tick = (id: string, piece: string) => ({
+      id,
+      kind: 'pieceCut',
+      release: list.id,
+      piece,
+      doneAt: 4000,
+    })
+    expect(recordActs(db, ids, [list, tick('tick-0001', 'A1')])).toBe(true)
+    expect(actsOf(db, ids.wallId)[0]).toEqual(list)
+    expect(cutWalls(db, [ids.wallId]).size).toBe(0)
+    recordActs(db, ids, [tick('tick-0002', 'A2')])
+    expect([...cutWalls(db, [ids.wallId])]).toEqual([ids.wallId])
+    recordActs(db, ids, [{ ...tick('tick-0003', 'A2'), kind: 'pieceUncut', doneAt: 5000 }])
+    expect(cutWalls(db, [ids.wallId]).size).toBe(0)
+    expect(recordActs(db, ids, [{ ...tick('tick-0004', 'A2'), kind: 'readTrue', length: 'long' }])).toBe(
+      false,
+    )
   })
 
   test('that can’t be read, or are of no wall, are refused and nothing is kept', () => {

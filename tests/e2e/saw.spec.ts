@@ -109,7 +109,7 @@ test('panels with a notch and two holes, strips from a sheet, a saw kept for the
   await expectAccessible(page)
   await page.getByRole('link', { name: 'Cut list' }).click()
   await page.getByRole('link', { name: 'Labels for the pieces' }).click()
-  await expect(page.locator('[data-label]')).toHaveCount(27)
+  await expect(page.locator('[data-label]')).toHaveCount(30)
   await page.getByRole('radio', { name: 'one by one' }).click()
   await expect(page.locator('[data-label]')).toHaveCount(1)
   await expectAccessible(page)

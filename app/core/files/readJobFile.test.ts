@@ -35,12 +35,12 @@ describe('ids stand once in a file', () => {
     [
       'materials',
       (_: Wall, job: ReturnType<typeof demo>) => twice(job.settings.materials),
-      'settings.materials[8].id: "pine-1x2" is used twice',
+      'settings.materials[9].id: "pine-1x2" is used twice',
     ],
     [
       'offers',
       (_: Wall, job: ReturnType<typeof demo>) => twice(job.settings.shop.offers),
-      'settings.shop.offers[25].id: "pine-1x2-8ft" is used twice',
+      'settings.shop.offers[26].id: "pine-1x2-8ft" is used twice',
     ],
     [
       'walls of other rooms',

@@ -54,6 +54,8 @@ function crossChecks(file: JobFile): FileProblem[] {
     })
   once('settings.materials', file.settings.materials)
   once('settings.shop.offers', file.settings.shop.offers)
+  once('settings.shop.sheets', file.settings.shop.sheets)
+  Object.keys(file.settings.shop.ripped).forEach((id) => check(`settings.shop.ripped.${id}`, id))
   once('rooms', file.rooms)
   const walls = new Set<string>()
   file.rooms.forEach((room, r) => {

@@ -8,6 +8,7 @@ import { useAwake } from '~/editor/useAwake'
 import { useWallEditor } from '~/editor/WallEditor'
 import {
   batchText,
+  fromBoardsText,
   groupSettingText,
   markText,
   materialName,
@@ -22,6 +23,7 @@ import { Button } from '~/ui/Button'
 import { Fractions } from '~/ui/Fractions'
 import { Fold } from '~/ui/Fold'
 import { low, narrow, space, type } from '~/ui/theme'
+import { boardsHolding } from './boardsHolding'
 import { CardCuts, CardHow } from './CardDetails'
 import { useCutActs } from './CutActs'
 import { PieceTicks, ReadTrue } from './PieceTicks'
@@ -177,7 +179,7 @@ function changeOf(card: CutCard, before: CutCard | undefined): 'saw' | 'stuff' |
 
 /** At the saw: one card at a time in the list's order of settings, readable from two metres, ticked and turned by thumb. */
 export function CutWalk({ cards }: { cards: readonly CutCard[] }) {
-  const { plan, wording, select } = useWallEditor()
+  const { plan, boards, wording, select } = useWallEditor()
   const { release, record, freeze } = useCutActs()
   const awake = useAwake()
   const states = rowStates(release)
@@ -201,6 +203,7 @@ export function CutWalk({ cards }: { cards: readonly CutCard[] }) {
   const ids = open ? [open.piece.pieceId] : row.pieceIds
   const pieces = plan.pieces.filter(({ id }) => ids.includes(id))
   const details = release?.pieces.filter(({ piece }) => ids.includes(piece.pieceId)) ?? []
+  const from = boardsHolding(new Set(ids), boards).map(({ number }) => number)
   const goTo = (index: number) => {
     const to = steps[(index + steps.length) % steps.length]
     setKept(to?.key ?? null)
@@ -234,12 +237,13 @@ export function CutWalk({ cards }: { cards: readonly CutCard[] }) {
         <Fractions text={say(row.cutLength, wording)} />
       </Huge>
       <Soft>
-        {row.shortLength < row.longLength ? (
+        {say(row.shortLength, wording) !== say(row.longLength, wording) ? (
           <>
             <Fractions text={shortPointText(row.shortLength, wording)} />.{' '}
           </>
         ) : null}
         {rowNames(pieces, wording)}
+        {from.length > 0 ? `. ${fromBoardsText(from)}` : ''}
       </Soft>
       <Drawing>
         <PieceOnSaw card={row} width={330} height={92} texts={{ long: '', short: null }} />

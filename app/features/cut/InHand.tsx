@@ -2,10 +2,19 @@ import { styled } from 'styled-components'
 import type { CutCard } from '~/core/cutting/cutCards'
 import { useWallEditor } from '~/editor/WallEditor'
 import { PieceOnSaw } from '~/drawing/view/PieceOnSaw'
-import { groupSettingText, leftText, sawText, say, sayWithUnit, shortPointText } from '~/messages'
+import {
+  fromBoardsText,
+  groupSettingText,
+  leftText,
+  sawText,
+  say,
+  sayWithUnit,
+  shortPointText,
+} from '~/messages'
 import { Fractions } from '~/ui/Fractions'
 import { Soft } from '~/ui/page'
 import { narrow, space, type } from '~/ui/theme'
+import { boardsHolding } from './boardsHolding'
 import { rowNames } from './rowNames'
 
 const Panel = styled.section`
@@ -42,11 +51,7 @@ export function InHand({ card }: { card: CutCard | null }) {
     )
   const { row, start, end } = card
   const own = new Set(row.pieceIds)
-  const on = boards.materials.flatMap(({ result }) =>
-    result.ok
-      ? result.value.boards.filter(({ pieces }) => pieces.some(({ pieceId }) => own.has(pieceId)))
-      : [],
-  )
+  const on = boardsHolding(own, boards)
   const [board] = on
   const pieces = plan.pieces.filter(({ id }) => own.has(id))
   return (
@@ -57,7 +62,10 @@ export function InHand({ card }: { card: CutCard | null }) {
         height={150}
         texts={{
           long: sayWithUnit(row.cutLength, wording),
-          short: row.shortLength < row.longLength ? shortPointText(row.shortLength, wording) : null,
+          short:
+            say(row.shortLength, wording) !== say(row.longLength, wording)
+              ? shortPointText(row.shortLength, wording)
+              : null,
         }}
       />
       <Facts>
@@ -68,9 +76,7 @@ export function InHand({ card }: { card: CutCard | null }) {
         <span>{groupSettingText(start, end)}</span>
         {board ? (
           <Soft>
-            {on.length === 1
-              ? `Board ${board.number}`
-              : `Boards ${on.map(({ number }) => number).join(', ')}`}
+            {fromBoardsText(on.map(({ number }) => number))}
             {on.length === 1 ? (
               <>
                 , <Fractions text={leftText(board.offcut, wording)} />

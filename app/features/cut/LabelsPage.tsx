@@ -1,7 +1,8 @@
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import { styled } from 'styled-components'
+import { kitOf } from '~/core/marks/kit'
 import { useWallEditor } from '~/editor/WallEditor'
-import { endSettingText, jointText, labelText, materialName, sayWithUnit } from '~/messages'
+import { endSettingText, jointText, kitText, labelText, materialName, sayWithUnit } from '~/messages'
 import { Button, LinkButton } from '~/ui/Button'
 import { Fractions } from '~/ui/Fractions'
 import { Picks } from '~/ui/Picks'
@@ -38,7 +39,7 @@ const Label = styled.li`
 
 /** A label a piece: its name, where it goes, its length and its ends; one by one, or all on a sheet to print. */
 export function LabelsPage() {
-  const { identity, plan, wording } = useWallEditor()
+  const { identity, plan, workpiece, wording } = useWallEditor()
   const { cards, release } = useCutList()
   const [shown, setShown] = useState<'sheet' | 'one'>('sheet')
   const [at, setAt] = useState(0)
@@ -54,6 +55,7 @@ export function LabelsPage() {
       ),
     })),
   )
+  const kit = useMemo(() => kitOf(plan.layout, plan.pieces, workpiece.settings.tape), [plan, workpiece])
   const now = Math.min(at, Math.max(0, labels.length - 1))
   const seen = shown === 'one' ? labels.slice(now, now + 1) : labels
   return (
@@ -100,6 +102,19 @@ export function LabelsPage() {
             <small>{labelText.ends(endSettingText(card.start), endSettingText(card.end))}</small>
           </Label>
         ))}
+        {shown === 'sheet'
+          ? kit.map((block) => (
+              <Label key={block.id} data-label={block.id}>
+                <b>
+                  <Fractions text={sayWithUnit(block.length, wording)} />
+                </b>
+                <span>
+                  {identity.name}: {kitText(block, wording)}
+                </span>
+                <small>{labelText.block}</small>
+              </Label>
+            ))
+          : null}
       </Sheet>
     </Printed>
   )

@@ -22,7 +22,7 @@ export function PanelSeams({ frame }: { frame: Frame }) {
           />
           <text
             x={frame.toX(at.left) + 6}
-            y={frame.toY(at.top) + 15}
+            y={frame.toY(at.top + 0.3 * (at.bottom - at.top))}
             fontSize={12}
             fontWeight={650}
             fill="var(--rod-ink)"
