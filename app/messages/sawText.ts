@@ -34,7 +34,7 @@ export const sawText = {
   cutThis: 'Cut',
   readLabel: 'Read on the wall, long point to long point',
   readWhy: 'What you read here counts; the plan’s figure is left beside it.',
-  planned: (length: string) => `the plan has ${length}`,
+  planned: (length: string) => `The plan has ${length}`,
   face: { up: 'face up', down: 'face down' },
   flaws: 'Boards with flaws',
   flawsGo:
@@ -197,7 +197,7 @@ export function spoiledText(times: number, from: 'spare' | 'board', says: string
 
 /** 34 1/8 between the short points. */
 export function shortPointText(short: Length, w: Wording): string {
-  return `${say(short, w)} short point to short point`
+  return short > 0 ? `${say(short, w)} short point to short point` : 'runs to a point, with no short edge'
 }
 
 export const labelText = {

@@ -116,7 +116,16 @@ export function PieceOnSaw({
         {texts.long}
       </text>
       {texts.short ? (
-        <text x={width / 2} y={height - 2} textAnchor="middle" fontSize={13} fill="var(--ink-soft)">
+        <text
+          x={width / 2}
+          y={height - 2}
+          textAnchor="middle"
+          fontSize={13}
+          fill="var(--ink-soft)"
+          stroke="var(--paper)"
+          strokeWidth={5}
+          paintOrder="stroke"
+        >
           {texts.short}
         </text>
       ) : null}

@@ -48,7 +48,10 @@ const Stage = styled(Split)`
     grid-template-columns: minmax(0, 1fr);
   }
 `
-const Wall = styled(Drawn)`
+/** What keeps the list from the saw, opened, pushes the wall down rather than over what lies below it. */
+const Wall = styled(Drawn).attrs({ tabIndex: 0 })`
+  grid-template-rows: auto minmax(300px, 1fr) auto;
+  overflow-y: auto;
   padding: ${space.m} 0 0 ${space.l};
   ${narrow} {
     display: flex;

@@ -231,7 +231,7 @@ export function CutWalk({ cards }: { cards: readonly CutCard[] }) {
       </Far>
       <Stands data-changes={changes ?? undefined} data-testid="cut-walk-saw">
         {changes ? sawText.change[changes] : ''}
-        {groupSettingText(card.start, card.end)}. {materialName(row.materialId, wording)}
+        {groupSettingText(card.start, card.end)}. <Fractions text={materialName(row.materialId, wording)} />
       </Stands>
       <Huge data-testid="cut-walk-length" aria-live="polite">
         <Fractions text={say(row.cutLength, wording)} />
