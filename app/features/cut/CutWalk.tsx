@@ -22,7 +22,8 @@ import { PieceOnSaw } from '~/drawing/view/PieceOnSaw'
 import { Button } from '~/ui/Button'
 import { Fractions } from '~/ui/Fractions'
 import { Fold } from '~/ui/Fold'
-import { low, narrow, space, type } from '~/ui/theme'
+import { space, type } from '~/ui/theme'
+import { Far, Huge, ThumbBar, ThumbDim, ThumbNext, WalkCard, WalkSoft } from '~/ui/walk'
 import { boardsHolding } from './boardsHolding'
 import { CardCuts, CardHow } from './CardDetails'
 import { useCutActs } from './CutActs'
@@ -31,42 +32,10 @@ import { rowNames } from './rowNames'
 import { rowStates } from './useCutList'
 import { useSetups } from './useSetups'
 
-const Card = styled.section`
-  display: none;
-  ${narrow} {
-    order: -1;
-    display: grid;
-    gap: ${space.xs};
-    margin: 0 0 ${space.m};
-    padding: ${space.m} ${space.l};
-    border-radius: 12px;
-    background: var(--bar);
-    color: var(--bar-ink);
-    & :focus-visible {
-      outline-color: var(--bar-ink);
-    }
-  }
-`
-const Huge = styled.p`
+/** Mixed numbers stay on one line. */
+const Length = styled(Huge)`
   font-size: clamp(72px, 22vw, 128px);
-  line-height: 1.05;
-  font-weight: 750;
-  letter-spacing: -0.02em;
   white-space: nowrap;
-  ${low} {
-    font-size: min(128px, 34vh);
-  }
-`
-const Far = styled.p`
-  font-size: 1.375rem;
-  line-height: 1.25;
-  font-weight: 600;
-  & small {
-    float: right;
-    font-size: ${type.lead};
-    font-weight: 500;
-    color: var(--bar-soft);
-  }
 `
 /** How the saw stands for this card; a change of it is said on a ground of its own. */
 const Stands = styled.p`
@@ -82,40 +51,17 @@ const Stands = styled.p`
     font-weight: 650;
   }
 `
-const Soft = styled.p`
-  font-size: ${type.lead};
-  color: var(--bar-soft);
-`
 const Drawing = styled.div`
   padding: ${space.s};
   border-radius: 6px;
   background: var(--paper);
   color: var(--ink);
 `
-const Way = styled.div`
-  ${narrow} {
-    position: fixed;
-    z-index: 6;
-    inset: auto 0 0;
-    display: grid;
-    grid-template-columns: 64px 92px 1fr;
-    gap: ${space.s};
-    padding: ${space.s} ${space.m} calc(${space.s} + env(safe-area-inset-bottom));
-    background: var(--bar);
-    border-top: 1px solid var(--bar-soft);
-    & button {
-      min-height: 72px;
-      font-size: ${type.lead};
-    }
+const Bar = styled(ThumbBar)`
+  gap: ${space.s};
+  & button {
+    font-size: ${type.lead};
   }
-`
-const Next = styled(Button)`
-  background: var(--rod);
-  color: var(--rod-ink);
-`
-const Dim = styled(Button)`
-  background: none;
-  color: var(--bar-ink);
 `
 const Outline = styled.ol`
   display: grid;
@@ -219,7 +165,7 @@ export function CutWalk({ cards }: { cards: readonly CutCard[] }) {
   const done = release !== null && left.length === 0
   const many = open ? 1 : row.pieceIds.length
   return (
-    <Card aria-label="One piece at a time">
+    <WalkCard aria-label="One piece at a time">
       {done ? (
         <Far role="status">
           <Check size={24} aria-hidden /> {sawText.allDone(release.pieces.length)}
@@ -233,10 +179,10 @@ export function CutWalk({ cards }: { cards: readonly CutCard[] }) {
         {changes ? sawText.change[changes] : ''}
         {groupSettingText(card.start, card.end)}. <Fractions text={materialName(row.materialId, wording)} />
       </Stands>
-      <Huge data-testid="cut-walk-length" aria-live="polite">
+      <Length data-testid="cut-walk-length" aria-live="polite">
         <Fractions text={say(row.cutLength, wording)} />
-      </Huge>
-      <Soft>
+      </Length>
+      <WalkSoft>
         {say(row.shortLength, wording) !== say(row.longLength, wording) ? (
           <>
             <Fractions text={shortPointText(row.shortLength, wording)} />.{' '}
@@ -244,12 +190,14 @@ export function CutWalk({ cards }: { cards: readonly CutCard[] }) {
         ) : null}
         {rowNames(pieces, wording)}
         {from.length > 0 ? `. ${fromBoardsText(from)}` : ''}
-      </Soft>
+      </WalkSoft>
       <Drawing>
         <PieceOnSaw card={row} width={330} height={92} texts={{ long: '', short: null }} />
         <b>{batch.name}</b>
       </Drawing>
-      <Soft role="status">{release ? sawText.cutOf(many - names.length, many) : sawText.releaseWhy}</Soft>
+      <WalkSoft role="status">
+        {release ? sawText.cutOf(many - names.length, many) : sawText.releaseWhy}
+      </WalkSoft>
       {open && visit ? (
         <Drawing data-opening={open.piece.name}>
           <p>{visitOfText(visit)}</p>
@@ -291,20 +239,20 @@ export function CutWalk({ cards }: { cards: readonly CutCard[] }) {
           </Outline>
         </Fold>
       </Drawing>
-      {awake === 'none' ? <Soft>{markText.awake}</Soft> : null}
-      <Way data-thumb-bar>
-        <Dim aria-label={sawText.back} onPress={() => goTo(at - 1)}>
+      {awake === 'none' ? <WalkSoft>{markText.awake}</WalkSoft> : null}
+      <Bar data-thumb-bar $columns="64px 92px 1fr">
+        <ThumbDim aria-label={sawText.back} onPress={() => goTo(at - 1)}>
           <ChevronLeft size={28} aria-hidden />
-        </Dim>
+        </ThumbDim>
         {release ? (
           <>
-            <Dim
+            <ThumbDim
               isDisabled={names.length < 2}
               onPress={() => record(names.slice(0, 1), { kind: 'pieceCut' })}
             >
               {sawText.cutOne}
-            </Dim>
-            <Next
+            </ThumbDim>
+            <ThumbNext
               onPress={() => {
                 setKept(step.key)
                 record(names, { kind: 'pieceCut' })
@@ -315,17 +263,17 @@ export function CutWalk({ cards }: { cards: readonly CutCard[] }) {
             >
               {names.length === 0 ? 'Next' : open ? sawText.cutThis : sawText.cutAll(names.length)}{' '}
               <ChevronRight size={24} aria-hidden />
-            </Next>
+            </ThumbNext>
           </>
         ) : (
           <>
-            <Dim onPress={() => goTo(at + 1)} aria-label="Card after">
+            <ThumbDim onPress={() => goTo(at + 1)} aria-label="Card after">
               <ChevronRight size={28} aria-hidden />
-            </Dim>
-            <Next onPress={freeze}>{sawText.release}</Next>
+            </ThumbDim>
+            <ThumbNext onPress={freeze}>{sawText.release}</ThumbNext>
           </>
         )}
-      </Way>
-    </Card>
+      </Bar>
+    </WalkCard>
   )
 }

@@ -15,95 +15,30 @@ import { useAwake } from '~/editor/useAwake'
 import { useSelected, useWallEditor } from '~/editor/WallEditor'
 import { tickOf } from '~/length'
 import { hookName, markMovedText, markText, say, stripName, walkText } from '~/messages'
-import { Button } from '~/ui/Button'
 import { Fractions } from '~/ui/Fractions'
-import { low, narrow, space, type } from '~/ui/theme'
+import { Far, Huge, ThumbBar, ThumbDim, ThumbNext, WalkCard, WalkSoft } from '~/ui/walk'
+import { low, space, type } from '~/ui/theme'
 import type { MarkHabits } from './useMarkHabits'
 import { useMarked } from './useMarked'
 
-const Card = styled.section`
-  display: none;
-  ${narrow} {
-    order: -1;
-    display: grid;
-    gap: 2px ${space.l};
-    margin: 0 0 ${space.m};
-    padding: ${space.m} ${space.l};
-    border-radius: 12px;
-    background: var(--bar);
-    color: var(--bar-ink);
-    & :focus-visible {
-      outline-color: var(--bar-ink);
-    }
-  }
+const Card = styled(WalkCard)`
   ${low} {
     grid-template-columns: auto minmax(0, 1fr);
     align-items: center;
   }
 `
-const Huge = styled.p`
-  font-size: clamp(80px, 24vw, 128px);
-  line-height: 1.05;
-  font-weight: 750;
-  letter-spacing: -0.02em;
+const Number = styled(Huge)`
   ${low} {
-    font-size: min(128px, 34vh);
     grid-row: 1 / span 5;
   }
 `
-/** Readable from two metres: corner, edge, and what the tape shows besides the tick. */
-const Far = styled.p`
-  font-size: 1.5rem;
-  line-height: 1.25;
-  font-weight: 600;
-  & small {
-    float: right;
-    font-size: ${type.lead};
-    font-weight: 500;
-    color: var(--bar-soft);
-  }
-`
-const Soft = styled.p`
-  font-size: ${type.lead};
-  color: var(--bar-soft);
-`
 /** Its room is there whether there is something to say or not: the number never jumps. */
-const Aside = styled(Soft)`
+const Aside = styled(WalkSoft)`
   min-height: 3.9em;
   line-height: 1.3;
   & button {
     min-height: 48px;
   }
-`
-const Way = styled.div`
-  ${narrow} {
-    position: fixed;
-    z-index: 6;
-    inset: auto 0 0;
-    display: grid;
-    grid-template-columns: 88px 1fr;
-    gap: ${space.m};
-    padding: ${space.s} ${space.m} calc(${space.s} + env(safe-area-inset-bottom));
-    background: var(--bar);
-    border-top: 1px solid var(--bar-soft);
-    & button {
-      min-height: 72px;
-      font-size: ${type.title};
-    }
-  }
-  ${low} {
-    & button {
-      min-height: 56px;
-    }
-  }
-`
-const Next = styled(Button)`
-  background: var(--rod);
-  color: var(--rod-ink);
-`
-const Back = styled(Button)`
-  background: none;
-  color: var(--bar-ink);
 `
 const Done = styled.div`
   display: grid;
@@ -180,15 +115,15 @@ export function MarkWalk({
             <small>{walkText.place(at + 1, marks.length)}</small>
           </Far>
           <Far data-testid="walk-edge">{walkText.edge(edge, stripName(mark.stripId, wording))}</Far>
-          <Huge data-testid="huge-mark" aria-live="polite">
+          <Number data-testid="huge-mark" aria-live="polite">
             <Fractions text={say(mark[edge].tick, wording)} />
-          </Huge>
+          </Number>
           <Far data-testid="walk-side">{walkText.side[mark[edge].side]}</Far>
-          <Soft>
+          <WalkSoft>
             <Fractions
               text={walkText.otherEdge(say((edge === 'far' ? mark.near : mark.far).tick, wording), line)}
             />
-          </Soft>
+          </WalkSoft>
           <Aside as="div">
             {moved && !moved.holds ? <Fractions text={`${markMovedText(moved.left, wording)}. `} /> : null}
             {other ? (
@@ -203,24 +138,24 @@ export function MarkWalk({
             ) : null}
             {check ? `${walkText.check} ` : null}
             {isMarked(mark.stripId) ? (
-              <Back onPress={() => setMarked(mark.stripId, false)}>
+              <ThumbDim onPress={() => setMarked(mark.stripId, false)}>
                 <Check size={20} aria-hidden /> {walkText.wipe}
-              </Back>
+              </ThumbDim>
             ) : null}
           </Aside>
-          <Soft role="status">{markText.count(done, marks.length)}</Soft>
+          <WalkSoft role="status">{markText.count(done, marks.length)}</WalkSoft>
         </>
       )}
-      {awake === 'none' ? <Soft>{markText.awake}</Soft> : null}
-      <Way data-thumb-bar>
-        <Back aria-label="Mark before" onPress={() => goTo(ended ? marks.length - 1 : at - 1)}>
+      {awake === 'none' ? <WalkSoft>{markText.awake}</WalkSoft> : null}
+      <ThumbBar data-thumb-bar $columns="88px 1fr">
+        <ThumbDim aria-label="Mark before" onPress={() => goTo(ended ? marks.length - 1 : at - 1)}>
           <ChevronLeft size={30} aria-hidden />
-        </Back>
-        <Next onPress={ended ? () => goTo(0) : next}>
+        </ThumbDim>
+        <ThumbNext onPress={ended ? () => goTo(0) : next}>
           {ended ? walkText.again : isMarked(mark.stripId) ? 'Next' : 'Marked, next'}{' '}
           <ChevronRight size={28} aria-hidden />
-        </Next>
-      </Way>
+        </ThumbNext>
+      </ThumbBar>
     </Card>
   )
 }
