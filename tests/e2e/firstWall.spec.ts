@@ -45,17 +45,14 @@ test('a new user: new job, wall, change the gap, marks, cut list, boards, reload
   await expect(page.locator('[data-mark="batten-1"]')).toContainText('16 31/32')
   await page.getByRole('radio', { name: 'right corner' }).click()
   await expect(page.locator('[data-mark]').first()).toHaveAttribute('data-mark', 'batten-7')
-  await expectAccessible(page)
 
   await openStage(page, 'Cut')
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Cut list, 9 pieces')
   const cutRows = await page.locator('[data-row]').allTextContents()
-  await expectAccessible(page)
 
   await openStage(page, 'Buy')
   await expect(page.locator('[data-material="pine-1x3"]')).toContainText('proven')
   const boards = await page.getByTestId('boards-of-material').allTextContents()
-  await expectAccessible(page)
 
   await page.reload()
   await expect(page.getByTestId('boards-of-material')).toHaveText(boards)
