@@ -24,6 +24,7 @@ export const sawText = {
   up: 'Up on the wall',
   down: 'Taken down again',
   spoiled: 'Spoiled',
+  ifSpoiled: (says: string) => `If it is spoiled: ${says}.`,
   back: 'Card before',
   left: 'All that is left to cut',
   allDone: (pieces: number) => `All ${count(pieces, 'piece')} are cut.`,
@@ -190,9 +191,9 @@ export const spoilText = {
     `no offcut holds another: one more board of ${sayStock(length, w)}${price === null || !w.currency ? '' : `, ${money(price, w.currency)}`}`,
 } as const
 
-/** Spoiled once. Another from what is left of board 3. */
-export function spoiledText(times: number, from: 'spare' | 'board', says: string): string {
-  return `Spoiled ${times === 1 ? 'once' : `${times} times`}, to be cut again${from === 'board' ? ' from a new board' : ''}: ${says}.`
+/** Spoiled once, to be cut again from a new board. */
+export function spoiledText(times: number, from: 'spare' | 'board'): string {
+  return `Spoiled ${times === 1 ? 'once' : `${times} times`}, to be cut again from ${from === 'board' ? 'a new board' : 'what is left of one'}.`
 }
 
 /** 34 1/8 between the short points. */

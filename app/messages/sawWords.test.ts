@@ -125,9 +125,7 @@ describe('the saw’s words', () => {
     ).toBe(
       'The layout has gone on since this list was released. 2 pieces still fit, 1 of them elsewhere. 2 to cut, 1 of them again, 1 from what is left over. Left over: B1. No more wanted, not cut yet: C1.',
     )
-    expect(spoiledText(2, 'board', 'one more')).toBe(
-      'Spoiled 2 times, to be cut again from a new board: one more.',
-    )
+    expect(spoiledText(2, 'board')).toBe('Spoiled 2 times, to be cut again from a new board.')
   })
 
   test('sheets, kits, flaws, joints, labels', () => {

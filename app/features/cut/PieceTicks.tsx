@@ -98,9 +98,14 @@ export function PieceTicks({
                 </>
               )}
             </Row>
+            {cutAt === null ? null : (
+              <Soft>
+                <Fractions text={sawText.ifSpoiled(cost.says)} />
+              </Soft>
+            )}
             {last ? (
               <Soft data-spoiled>
-                <Fractions text={spoiledText(spoiled.length, last.from, cost.says)} />{' '}
+                {spoiledText(spoiled.length, last.from)}{' '}
                 <Button
                   $kind="quiet"
                   onPress={() => record([piece.name], { kind: 'unspoiled', spoiled: last.actId })}
