@@ -5,6 +5,7 @@ import { anyMeetingWall, runs } from '../../../tests/anyWall'
 import { strike } from '../../../tests/linePieces'
 import { lineWall } from '../../../tests/lineWalls'
 import { computePlan } from '../computePlan'
+import { cornerCut } from '../layout/corners'
 import type { EndCut } from '../pieces'
 import { cardGroups, cutCards, toolFor } from './cutCards'
 import { sawTrips } from './openings'
@@ -22,6 +23,20 @@ const miter = (sawSettingDeg: number, longEdge: 'left' | 'right'): EndCut => ({
 const WIDE = inches(2.5)
 
 describe('what the saw is set to', () => {
+  // common practice, no source; computed: 90 - A/2, 0 a square cut
+  test.each([
+    [88.5, 45.75],
+    [91.2, 44.4],
+    [135, 22.5],
+    [157.5, 11.25],
+    [60, 60],
+    [120.4, 29.8],
+  ])('G1: a corner of %d degrees is mitered at %d', (deg, sawSettingDeg) => {
+    const { cut } = cornerCut('miter', { deg, turn: 'inside', measured: true }, inches(0.75))
+    const [setting] = cut ? settingsOf(cut, true, WIDE, shop({ saw: { ...USUAL_SAW, tiltRight: 60 } })) : []
+    expect(setting?.tiltDeg).toBeCloseTo(sawSettingDeg, 6)
+  })
+
   test('a picture frame’s leg: 45 to one side for its start, to the other for its end; a parallelogram one side for both', () => {
     const [start] = settingsOf(miter(45, 'left'), true, WIDE, shop())
     const [end] = settingsOf(miter(45, 'left'), false, WIDE, shop())
