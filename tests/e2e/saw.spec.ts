@@ -30,7 +30,7 @@ test('at the desk: a list released, ticked and spoiled; a joint moved, the board
   await expect(cutOf(page)).toHaveText('2 of 17 cut')
   // the row, its piece large, its strips on the wall and its board light together
   await battens.getByRole('button', { name: 'Row A' }).click()
-  await expect(page.locator('[data-in-hand="A"]')).toContainText('48 3/4')
+  await expect(page.locator('[data-in-hand="A"]')).toContainText('Battens 1 to 13')
   await expect(page.locator('[data-board-piece][data-lit]').first()).toBeVisible()
   await expect(battens.locator('[data-piece="A1"]')).toContainText('✓ cut')
   await battens.locator('[data-piece="A1"]').getByRole('button', { name: 'Spoiled' }).click()
