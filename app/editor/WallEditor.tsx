@@ -116,11 +116,19 @@ export function usePreview(): Plan | null {
 function useWantedRows(plan: Plan, workpiece: Workpiece): readonly CutRow[] {
   const acts = useStore(useOutbox().store, (state) => state.acts)
   const release = useMemo(() => releaseOf(acts), [acts])
+  const listId = release?.id
+  // ticks change no board: only another list, a reading or a spoiled piece does
+  const key = release?.pieces.map(({ read, spoiled }) => `${read ?? ''}/${spoiled.length}`).join()
   const holds = useMemo(
     () => release !== null && isAsReleased(release, toRelease(plan, workpiece)),
-    [release, plan, workpiece],
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- whether a list is its plan's hangs on no tick
+    [listId, plan, workpiece],
   )
-  return useMemo(() => (release && holds ? boardRowsOf(release) : plan.cutList), [release, holds, plan])
+  return useMemo(
+    () => (release && holds ? boardRowsOf(release) : plan.cutList),
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- what of the release the boards hang on
+    [listId, key, holds, plan],
+  )
 }
 
 /** What panels see: one value a change, plan and boards with it. */

@@ -16,7 +16,9 @@ import { PieceTicks } from './PieceTicks'
 import { rowNames } from './rowNames'
 import type { RowState } from './useCutList'
 
+/** A tick lays out its own row anew, and none of the others. */
 const Item = styled.li`
+  contain: layout style;
   border-bottom: 1px solid var(--line);
   &[data-lit] {
     background: var(--chalk-wash);

@@ -2,6 +2,7 @@ import { useCallback, useMemo, useState } from 'react'
 import { styled } from 'styled-components'
 import { sawTrips } from '~/core/cutting/openings'
 import { type CutCard, cardGroups } from '~/core/cutting/cutCards'
+import type { Frame } from '~/drawing/view/frame'
 import { BoardRows } from '~/editor/BoardRows'
 import { Matters } from '~/editor/Matters'
 import { ReadyToCut } from '~/editor/ReadyToCut'
@@ -69,6 +70,16 @@ const List = styled.ul`
   border-top: 1px solid var(--line);
 `
 
+/** Over the wall: the panels under the trim, and the grips of the joints. */
+function overWall(frame: Frame) {
+  return (
+    <>
+      <PanelSeams frame={frame} />
+      <JointHandles frame={frame} />
+    </>
+  )
+}
+
 /** Something of a row is still to be cut. */
 function isOpen(state: RowState | undefined): boolean {
   return !state || state.cut.length < state.names.length
@@ -123,7 +134,24 @@ export function CutStage() {
   const open = new Set(
     release?.pieces.flatMap(({ piece }) => (piece.advice.advice === 'batch' ? [] : [piece.name])) ?? [],
   )
-  const several = boards.materials.length > 1
+  // a tick draws nothing of the boards or the wall anew
+  const fromBoards = useMemo(() => {
+    const several = boards.materials.length > 1
+    return boards.materials.map(({ request, result }) =>
+      result.ok ? (
+        <section key={request.materialId}>
+          {several ? (
+            <h3>
+              <Fractions text={materialName(request.materialId, wording)} />
+            </h3>
+          ) : null}
+          <BoardRows plan={result.value} />
+          <Flaws plan={result.value} />
+        </section>
+      ) : null,
+    )
+  }, [boards.materials, wording])
+  const wall = useMemo(() => <WallStage rods={false} labels={labels} over={overWall} />, [labels])
   return (
     <CutActsProvider value={list}>
       <Stage>
@@ -132,16 +160,7 @@ export function CutStage() {
             <h1>Cut list, {count(plan.pieces.length, 'piece')}</h1>
             <ReadyToCut />
           </Heading>
-          <WallStage
-            rods={false}
-            labels={labels}
-            over={(frame) => (
-              <>
-                <PanelSeams frame={frame} />
-                <JointHandles frame={frame} />
-              </>
-            )}
-          />
+          {wall}
           <InHand card={inHand ?? ordered.find(({ row }) => isOpen(states.get(row.label))) ?? null} />
           {plan.pieces.length > 0 ? <CutWalk cards={ordered} /> : null}
         </Wall>
@@ -190,19 +209,7 @@ export function CutStage() {
             {trips && open.size > 0 ? <p data-trips={trips.length}>{tripsText(trips, open)}</p> : null}
           </Fold>
           <Fold title={sawText.boards} open>
-            {boards.materials.map(({ request, result }) =>
-              result.ok ? (
-                <section key={request.materialId}>
-                  {several ? (
-                    <h3>
-                      <Fractions text={materialName(request.materialId, wording)} />
-                    </h3>
-                  ) : null}
-                  <BoardRows plan={result.value} />
-                  <Flaws plan={result.value} />
-                </section>
-              ) : null,
-            )}
+            {fromBoards}
             {boards.materials.length === 0 ? <Soft>No pieces yet.</Soft> : null}
           </Fold>
           <JointsFold />
