@@ -19,7 +19,7 @@ export const WalkCard = styled.section`
     }
   }
 `
-/** The one number, readable from two metres. */
+/** The one number, readable from two meters. */
 export const Huge = styled.p`
   font-size: clamp(80px, 24vw, 128px);
   line-height: 1.05;
@@ -29,7 +29,7 @@ export const Huge = styled.p`
     font-size: min(128px, 34vh);
   }
 `
-/** Readable from two metres: what and where it is. */
+/** Readable from two meters: what and where it is. */
 export const Far = styled.p`
   font-size: 1.5rem;
   line-height: 1.25;

@@ -3,7 +3,16 @@ import type { Act, ReleasedPiece } from '~/model'
 import type { BatchAdvice } from '../cutting/batch'
 import { landsOnPieces } from '../cutting/openings'
 import { type CutRow, endCutKey, type Piece, rowLabel } from '../pieces'
-import { letterOf, type Release, releasedOf, releaseOf, sameLengths, type Shape } from './release'
+import {
+  lengthNow,
+  letterOf,
+  type Release,
+  releasedOf,
+  type ReleasedState,
+  releaseOf,
+  sameLengths,
+  type Shape,
+} from './release'
 
 /** What the plan's pieces are by their rows, for a list that is to be released. */
 export interface ToRelease {
@@ -57,10 +66,7 @@ export function freezeList(plan: ToRelease, acts: readonly Act[]): ReleasedPiece
   const lists = releasedOf(acts)
   const before = releaseOf(acts)?.pieces ?? []
   const used = new Set(lists.flatMap(({ pieces }) => pieces.map(({ name }) => letterOf(name))))
-  const fit = matched(
-    wantedPieces(plan),
-    before.map(({ piece }) => piece),
-  )
+  const fit = matched(wantedPieces(plan), before)
   const names = new Map<string, string>()
   let next = 0
   for (const row of [...plan.cutList].sort(
@@ -102,27 +108,30 @@ function wantedPieces({ cutList }: ToRelease): { readonly id: string; readonly s
   return cutList.flatMap((row) => row.pieceIds.map((id) => ({ id, shape: row })))
 }
 
-/** For wanted pieces the released ones that do for them: the same piece first, then any cut alike. By the wanted piece's id. */
+/**
+ * For wanted pieces the released ones that do for them: the same piece first, then any cut alike. What was read at its own opening does for
+ * no other. By the wanted piece's id.
+ */
 function matched(
   wanted: readonly { readonly id: string; readonly shape: Shape }[],
-  released: readonly ReleasedPiece[],
+  released: readonly ReleasedState[],
 ): Map<string, ReleasedPiece> {
   const keyOf = (shape: Shape) =>
     [shape.materialId, shape.faceWidth, endCutKey(shape.start), endCutKey(shape.end)].join(' ')
-  const free = new Map<string, Set<ReleasedPiece>>()
-  for (const piece of released) {
-    const key = keyOf(piece)
-    free.set(key, (free.get(key) ?? new Set()).add(piece))
+  const free = new Map<string, Set<ReleasedState>>()
+  for (const state of released) {
+    const key = keyOf(state.piece)
+    free.set(key, (free.get(key) ?? new Set()).add(state))
   }
   const found = new Map<string, ReleasedPiece>()
   for (const itself of [true, false])
     for (const { id, shape } of wanted) {
       const alike = found.has(id) ? undefined : free.get(keyOf(shape))
       const fits = [...(alike ?? [])].find(
-        (each) => (!itself || each.pieceId === id) && sameLengths(each, shape),
+        ({ piece, read }) => (itself ? piece.pieceId === id : read === null) && sameLengths(piece, shape),
       )
       if (!fits) continue
-      found.set(id, fits)
+      found.set(id, fits.piece)
       alike?.delete(fits)
     }
   return found
@@ -145,10 +154,7 @@ export interface SinceRelease {
 /** Compares the list at the saw with the plan as it is now: nothing of it is new where all fits and nothing is dropped. */
 export function sinceRelease(release: Release, plan: ToRelease): SinceRelease {
   const wanted = wantedPieces(plan)
-  const fit = matched(
-    wanted,
-    release.pieces.map(({ piece }) => piece),
-  )
+  const fit = matched(wanted, release.pieces)
   const kept = new Set([...fit.values()].map(({ name }) => name))
   const fresh = wanted.filter(({ id }) => !fit.has(id))
   const wasCut = new Set(
@@ -158,13 +164,16 @@ export function sinceRelease(release: Release, plan: ToRelease): SinceRelease {
   const unserved = new Set(fresh)
   const leftOver = over
     .filter(({ cutAt }) => cutAt !== null)
-    .map(({ piece }) => {
+    .map((state) => {
+      const { piece } = state
+      // cut to its reading, where it was read
+      const short = piece.shortLength + lengthNow(state).longLength - piece.longLength
       const serves = [...unserved].find(
         ({ shape }) =>
           shape.materialId === piece.materialId &&
           shape.faceWidth === piece.faceWidth &&
           piece.notches.length + piece.laps.length === 0 &&
-          shape.cutLength < piece.shortLength,
+          shape.cutLength < short,
       )
       if (serves) unserved.delete(serves)
       return { name: piece.name, serves: serves?.id ?? null }

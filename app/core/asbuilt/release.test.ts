@@ -135,6 +135,48 @@ describe('a list released to the saw', () => {
     )
   })
 
+  test('what was cut to a reading of its own opening does for no other place, though the plan has them alike', () => {
+    const wall = battens()
+    const list = released(wall)
+    const alike = (releaseOf([list])?.pieces ?? []).filter(({ piece }) => letterOf(piece.name) === 'A')
+    const [first, second] = alike.map(({ piece }) => piece)
+    if (!first || !second || list.kind !== 'released') throw new Error('no two alike')
+    const cut = on(list, first.name, { kind: 'pieceCut' })
+    const read = on(list, first.name, {
+      kind: 'readTrue',
+      length: nearestNanometer(first.longLength - inches(0.5)),
+    })
+    const plan = planOf(wall)
+    // the plan wants but the other place of the two
+    const without = {
+      ...plan,
+      cutList: plan.cutList.map((row) => ({
+        ...row,
+        pieceIds: row.pieceIds.filter(
+          (id) => id === second.pieceId || !alike.some(({ piece }) => piece.pieceId === id),
+        ),
+      })),
+    }
+    const only = { ...list, pieces: list.pieces.filter(({ name }) => name !== second.name) }
+    const since = (acts: readonly Act[]) => {
+      const release = releaseOf(acts)
+      if (!release) throw new Error('nothing released')
+      return sinceRelease(
+        {
+          ...release,
+          pieces: release.pieces.filter(
+            ({ piece }) => piece.name === first.name || letterOf(piece.name) !== 'A',
+          ),
+        },
+        without,
+      )
+    }
+    expect(since([only, cut]).moves).toEqual([first.name])
+    expect(since([only, cut, read])).toMatchObject({ moves: [], fresh: [second.pieceId] })
+    // half an inch short, it is not cut down to the other's length either
+    expect(since([only, cut, read]).leftOver).toEqual([{ name: first.name, serves: null }])
+  })
+
   test('acts of the saw are read as they were written', () => {
     const list = released(battens())
     const schema = actSchema()

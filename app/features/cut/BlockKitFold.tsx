@@ -7,7 +7,7 @@ import { Fold } from '~/ui/Fold'
 import { Fractions } from '~/ui/Fractions'
 import { Soft } from '~/ui/page'
 
-/** Every block this wall wants, put on the offcuts of the boards: cut first, labelled, at no cost. */
+/** Every block this wall wants, put on the offcuts of the boards: cut first, labeled, at no cost. */
 export function BlockKitFold() {
   const { plan, workpiece, wording, boards } = useWallEditor()
   const { tape, shop } = workpiece.settings

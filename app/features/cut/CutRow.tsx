@@ -6,7 +6,7 @@ import type { CutCard } from '~/core/cutting/cutCards'
 import type { ReleasedState } from '~/core/asbuilt/release'
 import type { Piece } from '~/core/pieces'
 import { useWallEditor } from '~/editor/WallEditor'
-import { batchText, materialName, sawText, say } from '~/messages'
+import { batchText, listed, materialName, sawText, say } from '~/messages'
 import { Button } from '~/ui/Button'
 import { Fractions } from '~/ui/Fractions'
 import { Row, Soft } from '~/ui/page'
@@ -115,7 +115,8 @@ function CutRowPlain({ card, pieces, lit, state, details, onPick, onCut }: CutRo
         <Opener aria-expanded={lit} aria-label={`Row ${row.label}`} onPress={() => onPick(card)}>
           <b>{row.label}</b>
           <What>
-            {rowNames(pieces, wording)}
+            {/* what the layout has no more is told by its names */}
+            {rowNames(pieces, wording) || listed(state?.names ?? [])}
             <small>
               {batchText(advice, wording).name}
               {state && cut > 0 && !done ? ` · ${sawText.cutOf(cut, many)}` : ''}

@@ -10,6 +10,7 @@ import {
   batchText,
   fromBoardsText,
   groupSettingText,
+  listed,
   markText,
   materialName,
   sawText,
@@ -123,7 +124,7 @@ function changeOf(card: CutCard, before: CutCard | undefined): 'saw' | 'stuff' |
   return card.row.materialId === before.row.materialId ? null : 'stuff'
 }
 
-/** At the saw: one card at a time in the list's order of settings, readable from two metres, ticked and turned by thumb. */
+/** At the saw: one card at a time in the list's order of settings, readable from two meters, ticked and turned by thumb. */
 export function CutWalk({ cards }: { cards: readonly CutCard[] }) {
   const { plan, boards, wording, select } = useWallEditor()
   const { release, record, freeze } = useCutActs()
@@ -188,7 +189,7 @@ export function CutWalk({ cards }: { cards: readonly CutCard[] }) {
             <Fractions text={shortPointText(row.shortLength, wording)} />.{' '}
           </>
         ) : null}
-        {rowNames(pieces, wording)}
+        {rowNames(pieces, wording) || listed(details.map(({ piece }) => piece.name))}
         {from.length > 0 ? `. ${fromBoardsText(from)}` : ''}
       </WalkSoft>
       <Drawing>

@@ -49,7 +49,7 @@ const Done = styled.div`
   }
 `
 
-/** At the wall: one mark at a time, readable from two metres, next and back by thumb. */
+/** At the wall: one mark at a time, readable from two meters, next and back by thumb. */
 export function MarkWalk({
   datum,
   edge,
