@@ -1,6 +1,6 @@
 import { type Column, type LpOptimum, minimizeByColumns } from './columnSimplex'
 import type { CuttingProblem } from './cuttingProblem'
-import { fillRoom } from './knapsack'
+import { type CuttingSearch, fitsRoom, type PooledPattern } from './patternPool'
 
 /**
  * A rule every workable mix of boards obeys: sum of worth[k] * boards[k] >= needed. All whole numbers, so it
@@ -14,32 +14,24 @@ export interface MixCut {
 const EPS = 1e-9
 const SCALE = 1e7
 
-function patternColumn(room: number, counts: readonly number[], cost: number, roomRow?: number): Column {
-  const entries: [number, number][] = counts.flatMap((count, i) =>
-    count > 0 ? [[i, count] as [number, number]] : [],
-  )
-  if (roomRow !== undefined) entries.push([roomRow, 1])
-  return { cost, entries, pattern: { room, counts } }
-}
-
 /**
  * Turns duals into a cut: item values rounded down to whole numbers, each board worth the most valuable
- * filling it can hold. Valid for any values at all, and weaker where the search of a filling is cut short.
+ * filling it can hold. Valid for any values at all.
  */
-export function cutFromDuals(
-  problem: CuttingProblem,
-  duals: readonly number[],
-  mostNodes?: number,
-): MixCut | null {
+export function cutFromDuals({ problem, filler }: CuttingSearch, duals: readonly number[]): MixCut | null {
   const top = Math.max(...problem.sizes.map((_, i) => duals[i] ?? 0))
   if (!(top > 0)) return null
-  const values = problem.sizes.map((_, i) => Math.max(0, Math.floor(((duals[i] ?? 0) / top) * SCALE)))
+  const values = problem.sizes.map((_, i) => Math.max(0, Math.floor(((duals[i] ?? 0) / top) * SCALE + EPS)))
+  const filled = filler.fill('bold', values, problem.demands)
   return {
-    worth: problem.rooms.map((room) =>
-      Math.floor(fillRoom(problem.sizes, values, problem.demands, room, mostNodes).atMost + EPS),
-    ),
+    worth: problem.rooms.map((_, room) => filled.worth(room)),
     needed: values.reduce((sum, value, i) => sum + value * (problem.demands[i] ?? 0), 0),
   }
+}
+
+/** The rule of length alone: boards hold no more than their room. */
+export function lengthCut({ sizes, demands, rooms }: CuttingProblem): MixCut {
+  return { worth: rooms, needed: sizes.reduce((sum, size, i) => sum + size * (demands[i] ?? 0), 0) }
 }
 
 /** True when a mix of boards breaks no cut. */
@@ -47,83 +39,120 @@ export function obeysCuts(mix: readonly number[], cuts: readonly MixCut[]): bool
   return cuts.every((cut) => cut.worth.reduce((sum, w, k) => sum + w * (mix[k] ?? 0), 0) >= cut.needed)
 }
 
-/**
- * The linear relaxation: least total of `costs` over fractional numbers of patterns (Gilmore & Gomory 1961).
- * Needs every size to fit some room.
- */
-export function relaxBoards(problem: CuttingProblem, costs: readonly number[]): LpOptimum {
-  const { sizes, demands, rooms } = problem
-  const start = sizes.map((size, i): Column => {
-    const options = rooms
-      .map((room, k) => ({ k, fits: Math.min(demands[i] ?? 0, Math.floor(room / size)) }))
-      .filter(({ fits }) => fits > 0)
-      .sort((a, b) => (costs[a.k] ?? 0) / a.fits - (costs[b.k] ?? 0) / b.fits)
-    const { k, fits } = options[0] ?? { k: 0, fits: 1 }
-    return patternColumn(
-      k,
-      sizes.map((_, j) => (j === i ? fits : 0)),
-      costs[k] ?? 0,
-    )
-  })
-  return minimizeByColumns(demands, start, (duals) => {
-    const surplus = duals.findIndex((dual) => dual < -EPS)
-    if (surplus >= 0) return { cost: 0, entries: [[surplus, -1]] }
-    let best: Column | null = null
-    let gain = 1e-7
-    rooms.forEach((room, k) => {
-      const filling = fillRoom(sizes, duals, demands, room)
-      const cost = costs[k] ?? 0
-      if ((filling.value - cost) / Math.max(1, cost) > gain) {
-        gain = (filling.value - cost) / Math.max(1, cost)
-        best = patternColumn(k, filling.counts, cost)
-      }
-    })
-    return best
-  })
+/** What is asked of the linear relaxation: demands to be met, what boards cost, how many there are, what an unmet piece costs. */
+export interface RelaxAsk {
+  readonly demands: readonly number[]
+  readonly costs: readonly number[]
+  readonly limits: readonly number[]
+  readonly unmetCost: number
+  /** Boards are filled anew no more often than this: enough for a plan, not for a bound. */
+  readonly mostFillings?: number
 }
 
 /**
- * Can this mix of boards hold all pieces, fractions of patterns allowed? The value is the unmet demand: zero
- * means maybe; above zero its duals make a cut that rules the mix out for good.
+ * The linear relaxation: least total of costs over fractional numbers of patterns (Gilmore & Gomory 1961), and
+ * pieces that are not met at a cost of their own. Patterns come from the pool first; what one filling of all
+ * boards finds goes into it. Its duals make a cut whether it was finished or not.
  */
-export function relaxMix(problem: CuttingProblem, mix: readonly number[]): LpOptimum {
-  const { sizes, demands, rooms } = problem
-  const m = sizes.length
+export function relax(search: CuttingSearch, ask: RelaxAsk): LpOptimum {
+  const { problem, filler, pool, keep, over } = search
+  const { demands, costs, limits, unmetCost } = ask
+  const m = problem.sizes.length
+  const limited = problem.rooms.flatMap((_, k) => (Number.isFinite(limits[k] ?? Infinity) ? [k] : []))
+  const rowOf = problem.rooms.map((_, k) => (limited.includes(k) ? m + limited.indexOf(k) : -1))
+  const columnOf = (pattern: PooledPattern): Column => {
+    const row = rowOf[pattern.room] ?? -1
+    const entries = row < 0 ? pattern.held : [...pattern.held, [row, 1] as const]
+    return { cost: costs[pattern.room] ?? 0, entries, pattern }
+  }
+  const alone = (i: number): Column => {
+    const unmet: Column = { cost: unmetCost, entries: [[i, 1]] }
+    if (limited.length > 0) return unmet
+    // boards without limit: each size begins on the kind that holds it cheapest
+    return pool.reduce((best: Column, pattern) => {
+      const [first] = pattern.held
+      if (pattern.held.length !== 1 || first?.[0] !== i || !mayUse(pattern)) return best
+      const before = best.entries[0]?.[1] ?? 1
+      const cost = costs[pattern.room] ?? 0
+      return cost / first[1] < best.cost / before ? { cost, entries: pattern.held, pattern } : best
+    }, unmet)
+  }
+  const mayUse = ({ room, held }: PooledPattern) =>
+    (limits[room] ?? 0) > 0 && held.every(([i, n]) => n <= (demands[i] ?? 0))
   const start: Column[] = [
-    ...sizes.map((_, i): Column => ({ cost: 1, entries: [[i, 1]] })),
-    ...rooms.map((_, k): Column => ({ cost: 0, entries: [[m + k, 1]] })),
+    ...demands.map((_, i) => alone(i)),
+    ...limited.map((_, row): Column => ({ cost: 0, entries: [[m + row, 1]] })),
   ]
-  return minimizeByColumns([...demands, ...rooms.map((_, k) => mix[k] ?? 0)], start, (duals) => {
-    const surplus = sizes.findIndex((_, i) => (duals[i] ?? 0) < -EPS)
-    if (surplus >= 0) return { cost: 0, entries: [[surplus, -1]] }
-    const unmet = sizes.findIndex((_, i) => (duals[i] ?? 0) > 1 + EPS)
-    if (unmet >= 0) return { cost: 1, entries: [[unmet, 1]] }
-    const slack = rooms.findIndex((_, k) => (duals[m + k] ?? 0) > EPS)
-    if (slack >= 0) return { cost: 0, entries: [[m + slack, 1]] }
-    let best: Column | null = null
-    let gain = 1e-7
-    rooms.forEach((room, k) => {
-      if ((mix[k] ?? 0) === 0) return
-      const filling = fillRoom(sizes, duals.slice(0, m), demands, room)
-      const reduced = filling.value + (duals[m + k] ?? 0)
-      if (reduced > gain) {
-        gain = reduced
-        best = patternColumn(k, filling.counts, 0, m + k)
+  const usable = pool.filter(mayUse)
+  const gainOf = ({ room, held }: PooledPattern, duals: readonly number[]) => {
+    const row = rowOf[room] ?? -1
+    let gain = (row < 0 ? 0 : (duals[row] ?? 0)) - (costs[room] ?? 0)
+    for (const [i, n] of held) gain += n * (duals[i] ?? 0)
+    return gain
+  }
+  const scale = Math.max(1, ...costs.filter(Number.isFinite))
+  const least = 1e-8 * (costs.some((cost) => cost > 0) ? scale : 1)
+  let fillings = 0
+  const optimum = minimizeByColumns(
+    [...demands, ...limited.map((k) => limits[k] ?? 0)],
+    start,
+    (duals) => {
+      for (let i = 0; i < m; i++) {
+        const dual = duals[i] ?? 0
+        if (dual < -EPS * scale) return { cost: 0, entries: [[i, -1]] }
+        if (dual > unmetCost * (1 + EPS)) return { cost: unmetCost, entries: [[i, 1]] }
       }
-    })
-    return best
-  })
+      for (let row = 0; row < limited.length; row++)
+        if ((duals[m + row] ?? 0) > EPS * scale) return { cost: 0, entries: [[m + row, 1]] }
+      let best: PooledPattern | null = null
+      let most = least
+      const look = (pattern: PooledPattern) => {
+        const gain = gainOf(pattern, duals)
+        if (gain > most) {
+          most = gain
+          best = pattern
+        }
+      }
+      usable.forEach(look)
+      if (best) return columnOf(best)
+      if (++fillings > (ask.mostFillings ?? Infinity)) return null
+      const fresh: PooledPattern[] = []
+      const promising = (by: 'bold' | 'safe') => {
+        const filled = filler.fill(by, duals, demands)
+        return problem.rooms.flatMap((_, room) => {
+          if (!((limits[room] ?? 0) > 0)) return []
+          const row = rowOf[room] ?? -1
+          const gain = filled.worth(room) + (row < 0 ? 0 : (duals[row] ?? 0)) - (costs[room] ?? 0)
+          return gain > least ? [{ room, counts: filled.counts(room) }] : []
+        })
+      }
+      const bold = promising('bold')
+      const fitting = bold.filter(({ room, counts }) => fitsRoom(problem, room, counts))
+      // on a grid that is not exact the best may be a hair too long; then what surely fits is taken
+      const found = fitting.length === bold.length ? fitting : [...fitting, ...promising('safe')]
+      for (const pattern of found) fresh.push(keep(pattern))
+      usable.push(...fresh)
+      fresh.forEach(look)
+      return best ? columnOf(best) : null
+    },
+    over,
+  )
+  return fillings > (ask.mostFillings ?? Infinity) ? { ...optimum, finished: false } : optimum
 }
 
-/**
- * A lower bound on the cost of any plan, from one cut, in whole numbers: no plan costs less than what the
- * board with the most worth per money asks for all that is needed.
- */
-export function costBound(problem: CuttingProblem, cut: MixCut): number {
-  const bounds = cut.worth.flatMap((worth, k) => {
-    if (worth <= 0) return []
-    const cost = BigInt(cut.needed) * BigInt(problem.prices[k] ?? 0)
-    return [Number((cost + BigInt(worth) - 1n) / BigInt(worth))]
-  })
-  return bounds.length === 0 ? 0 : Math.min(...bounds)
+/** The least any plan inside one cut costs, in whole numbers, however many boards there are. */
+export function costBound({ prices }: CuttingProblem, { worth, needed }: MixCut): number {
+  const rates = worth.flatMap((w, k) => (w > 0 ? [(prices[k] ?? 0) / w] : []))
+  if (rates.length === 0) return 0
+  const bound = needed * Math.min(...rates)
+  return Math.max(0, Math.ceil(bound - bound * 1e-13 - 1e-12))
+}
+
+/** How much of the demand a relaxation leaves unmet. */
+export function unmetOf({ basis }: LpOptimum, sizes: number): number {
+  return basis.reduce((sum, { column, amount }) => {
+    const [entry] = column.entries
+    const isUnmet = !column.pattern && entry && entry[0] < sizes && entry[1] === 1
+    return sum + (isUnmet ? Math.max(0, amount) : 0)
+  }, 0)
 }

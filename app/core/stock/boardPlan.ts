@@ -1,6 +1,7 @@
 import { type Length, nearestNanometer } from '~/length'
-import { type BoardRequest, type CuttingProblem, hasPrices } from './cuttingProblem'
-import type { CutPattern } from './packMix'
+import { type BoardRequest, hasPrices, type toProblem } from './cuttingProblem'
+import { mostPlaced } from './mostPlaced'
+import type { CutPattern } from './patternPool'
 
 /** A piece on its board: where it starts and what it is. Nanometers from the board's trimmed end. */
 export interface BoardPiece {
@@ -64,12 +65,22 @@ export type BoardIssue =
       readonly length: Length
       readonly longest: Length
     }
+  | {
+      readonly code: 'shortOfStock'
+      readonly materialId: string
+      /** What finds no board when the longest are placed first. */
+      readonly pieceIds: readonly string[]
+      readonly length: Length
+      /** True when every way was ruled out, not only the ones tried. */
+      readonly proven: boolean
+    }
 
 /** Checks that there are boards and that every piece fits the longest of them. */
 export function boardIssue(request: BoardRequest): BoardIssue | null {
   const { materialId, offers, endTrim, pieces } = request
   if (offers.length === 0) return { code: 'noBoardsListed', materialId }
-  const longest = nearestNanometer(Math.max(...offers.map((offer) => offer.length - endTrim)))
+  const there = offers.filter(({ limit }) => limit !== 0)
+  const longest = nearestNanometer(Math.max(0, ...there.map((offer) => offer.length - endTrim)))
   const tooLong = pieces.filter((piece) => piece.length > longest)
   const [first] = [...tooLong].sort((a, b) => b.length - a.length)
   if (!first) return null
@@ -80,6 +91,34 @@ export function boardIssue(request: BoardRequest): BoardIssue | null {
     length: first.length,
     longest,
   }
+}
+
+/** The issue of boards that are too few: what is left when the longest pieces are placed first. */
+export function shortOfStock(
+  request: BoardRequest,
+  problem: ReturnType<typeof toProblem>,
+  proven: boolean,
+): BoardIssue {
+  const left = mostPlaced(problem)
+  const waiting = new Map<number, number>(problem.sizes.map((size, i) => [size, left[i] ?? 0]))
+  const pieces = inOneOrder(request.pieces).filter(({ length }) => {
+    const n = waiting.get(length + request.kerf) ?? 0
+    if (n > 0) waiting.set(length + request.kerf, n - 1)
+    return n > 0
+  })
+  return {
+    code: 'shortOfStock',
+    materialId: request.materialId,
+    pieceIds: pieces.map(({ id }) => id),
+    length: nearestNanometer(Math.max(0, ...pieces.map(({ length }) => length))),
+    proven,
+  }
+}
+
+/** Pieces in one order whatever the order of the rows: by label, then by name. */
+function inOneOrder(pieces: BoardRequest['pieces']): BoardRequest['pieces'] {
+  const by = new Intl.Collator('en', { numeric: true }).compare
+  return [...pieces].sort((a, b) => by(a.label, b.label) || by(a.id, b.id))
 }
 
 /** The offcuts that hold a spare, those that hold the most first; each board is one spare, whichever of its pieces it is. */
@@ -124,32 +163,47 @@ export function tightBoards(
   })
 }
 
-/** Lays the pieces of a request out on boards as the patterns say. */
+/** Lays the pieces of a request out on boards as the patterns say: the same whatever the order of its rows. */
 export function drawUp(
   request: BoardRequest,
-  problem: CuttingProblem,
+  problem: ReturnType<typeof toProblem>,
   patterns: readonly CutPattern[],
   proven: boolean,
   bound: number,
 ): BoardPlan {
   const { kerf, endTrim } = request
-  const waiting = new Map<number, (typeof request.pieces)[number][]>()
-  for (const piece of request.pieces)
-    waiting.set(piece.length + kerf, [...(waiting.get(piece.length + kerf) ?? []), piece])
-  const fullest = (pattern: CutPattern) => pattern.counts.findIndex((n) => n > 0)
+  const waiting = new Map<number, BoardRequest['pieces'][number][]>()
+  for (const piece of inOneOrder(request.pieces)) {
+    const known = waiting.get(piece.length + kerf)
+    if (known) known.push(piece)
+    else waiting.set(piece.length + kerf, [piece])
+  }
+  const given = new Map<number, number>()
+  const fullest = ({ counts }: CutPattern) => counts.findIndex((n) => n > 0)
+  const more = (a: CutPattern, b: CutPattern) => {
+    const i = a.counts.findIndex((n, j) => n !== b.counts[j])
+    return i < 0 ? 0 : (b.counts[i] ?? 0) - (a.counts[i] ?? 0)
+  }
   const ordered = patterns
     .filter((pattern) => fullest(pattern) >= 0)
-    .sort(
-      (a, b) => fullest(a) - fullest(b) || a.counts.join().localeCompare(b.counts.join()) || a.room - b.room,
-    )
+    .sort((a, b) => more(a, b) || a.room - b.room)
+  // of boards that cost the same the ones there are only so many of go first
+  const open = problem.members.map((members) =>
+    members.map((index) => ({ offer: request.offers[index], left: request.offers[index]?.limit ?? Infinity })),
+  )
   const boards = ordered.map((pattern, index): CutBoard => {
-    const offer = request.offers[pattern.room]
-    if (!offer) throw new Error(`pattern names offer ${pattern.room} of ${request.offers.length}`)
+    const member = open[pattern.room]?.find(({ left }) => left > 0)
+    if (!member?.offer) throw new Error(`pattern takes more boards of kind ${pattern.room} than there are`)
+    member.left -= 1
+    const { offer } = member
     let at = 0
     const pieces = pattern.counts.flatMap((count, i) =>
       Array.from({ length: count }, (): BoardPiece => {
-        const piece = waiting.get(problem.sizes[i] ?? 0)?.shift()
-        if (!piece) throw new Error(`pattern cuts more pieces of ${problem.sizes[i]} than asked`)
+        const size = problem.sizes[i] ?? 0
+        const n = given.get(size) ?? 0
+        given.set(size, n + 1)
+        const piece = waiting.get(size)?.[n]
+        if (!piece) throw new Error(`pattern cuts more pieces of ${size} than asked`)
         const from = nearestNanometer(at)
         at += piece.length + kerf
         return { pieceId: piece.id, label: piece.label, from, length: piece.length }

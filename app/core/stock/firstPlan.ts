@@ -1,83 +1,145 @@
-import { compareMixes, weighMix } from './boardMixes'
 import type { CuttingProblem } from './cuttingProblem'
-import { fillRoom } from './knapsack'
-import type { CutPattern } from './packMix'
+import { compareMixes, weighMix } from './nextMix'
+import { type CutPattern, usedRoom } from './patternPool'
 
-function used(problem: CuttingProblem, counts: readonly number[]): number {
-  return counts.reduce((sum, n, i) => sum + n * (problem.sizes[i] ?? 0), 0)
+/** How many boards of each kind a set of patterns takes. */
+export function mixOf(problem: CuttingProblem, patterns: readonly CutPattern[]): number[] {
+  const mix = problem.rooms.map(() => 0)
+  for (const { room } of patterns) mix[room] = (mix[room] ?? 0) + 1
+  return mix
 }
 
-/** Swaps each board for the cheapest on offer that still holds its pieces. */
-function shrink(problem: CuttingProblem, patterns: readonly CutPattern[]): CutPattern[] {
-  return patterns.map((pattern) => {
-    const needs = used(problem, pattern.counts)
-    const room = problem.rooms
-      .map((size, k) => ({ k, size, price: problem.prices[k] ?? 0 }))
-      .filter(({ size }) => size >= needs)
-      .sort((a, b) => a.price - b.price || a.size - b.size)[0]
-    return room ? { room: room.k, counts: pattern.counts } : pattern
-  })
+/** The lighter of two plans; the first where they weigh the same or there is no second. */
+export function lighter(
+  problem: CuttingProblem,
+  a: readonly CutPattern[] | null,
+  b: readonly CutPattern[] | null,
+): readonly CutPattern[] | null {
+  if (!a || !b) return a ?? b
+  const weigh = (plan: readonly CutPattern[]) => weighMix(problem, mixOf(problem, plan))
+  return compareMixes(weigh(b), weigh(a)) < 0 ? b : a
 }
 
-/** First-fit decreasing on one board length. Null when a piece does not fit it. */
-export function firstFitDecreasing(problem: CuttingProblem, room: number): CutPattern[] | null {
-  const size = problem.rooms[room] ?? 0
-  const open: { free: number; counts: number[] }[] = []
-  for (const [i, piece] of problem.sizes.entries()) {
-    if (piece > size) return null
-    for (let n = 0; n < (problem.demands[i] ?? 0); n++) {
-      let target = open.find(({ free }) => free >= piece)
-      if (!target) {
-        target = { free: size, counts: problem.sizes.map(() => 0) }
-        open.push(target)
-      }
-      target.free -= piece
-      target.counts[i] = (target.counts[i] ?? 0) + 1
+/** Swaps each board for the cheapest there still is that holds its pieces; those that hold the most choose first. */
+export function shrink(problem: CuttingProblem, patterns: readonly CutPattern[]): CutPattern[] {
+  const left = [...problem.limits]
+  return patterns
+    .map(({ counts }) => ({ counts, needs: usedRoom(problem, counts) }))
+    .filter(({ needs }) => needs > 0)
+    .sort((a, b) => b.needs - a.needs)
+    .flatMap(({ counts, needs }) => {
+      const kind = problem.rooms
+        .map((size, k) => ({ k, size, price: problem.prices[k] ?? 0 }))
+        .filter(({ k, size }) => size >= needs && (left[k] ?? 0) > 0)
+        .sort((a, b) => a.price - b.price || a.size - b.size)[0]
+      if (!kind) return []
+      left[kind.k] = (left[kind.k] ?? 0) - 1
+      return [{ room: kind.k, counts }]
+    })
+}
+
+/** Which board is opened for a piece that fits none that is open: the kind, or -1 where none is left that holds it. */
+type Opening = (size: number, left: readonly number[], demand: number) => number
+
+/** The kind of least `by` among those that hold a piece. */
+function leastBy(
+  problem: CuttingProblem,
+  kinds: readonly number[],
+  by: (kind: number, size: number, demand: number) => number,
+): Opening {
+  return (size, left, demand) => {
+    let best = -1
+    let least = Infinity
+    for (const k of kinds) {
+      if ((problem.rooms[k] ?? 0) < size || !((left[k] ?? 0) > 0)) continue
+      const value = by(k, size, demand)
+      if (value < least) [best, least] = [k, value]
+    }
+    return best
+  }
+}
+
+/** Longest piece first, into the first or the fullest open board that takes it, else into a new one; null when boards run out. */
+export function fitDecreasing(
+  problem: CuttingProblem,
+  fit: 'first' | 'best',
+  open: Opening,
+  demands: readonly number[] = problem.demands,
+  limits: readonly number[] = problem.limits,
+): CutPattern[] | null {
+  const boards: { room: number; free: number; counts: number[] }[] = []
+  const left = [...limits]
+  for (const [i, size] of problem.sizes.entries()) {
+    let rest = demands[i] ?? 0
+    if (rest === 0) continue
+    const order = fit === 'first' ? boards : [...boards].sort((a, b) => a.free - b.free)
+    // a board that takes one piece takes the next of the same length too: it is still first, and fuller
+    const fill = (board: (typeof boards)[number]) => {
+      const n = Math.min(rest, Math.floor(board.free / size))
+      board.free -= n * size
+      board.counts[i] = (board.counts[i] ?? 0) + n
+      rest -= n
+    }
+    for (const board of order) {
+      if (rest === 0) break
+      fill(board)
+    }
+    while (rest > 0) {
+      const room = open(size, left, rest)
+      if (room < 0) return null
+      left[room] = (left[room] ?? 0) - 1
+      const board = { room, free: problem.rooms[room] ?? 0, counts: problem.sizes.map(() => 0) }
+      boards.push(board)
+      fill(board)
     }
   }
-  return open.map(({ counts }) => ({ room, counts }))
+  return boards.map(({ room, counts }) => ({ room, counts }))
 }
 
-/** A rule of thumb has no need of the very best filling of each board; this keeps a first plan within a moment. */
-const NODES_A_BOARD = 2_000
-
-/** Board by board: the board and filling that cost least per length of piece placed, over all offers. */
-function cheapestFilling(problem: CuttingProblem, mustTakeLongest: boolean): CutPattern[] {
-  const left = [...problem.demands]
-  const patterns: CutPattern[] = []
-  for (;;) {
-    const longest = left.findIndex((n) => n > 0)
-    if (longest < 0) return patterns
-    const seed = mustTakeLongest ? 1 : 0
-    const options = problem.rooms.flatMap((room, k) => {
-      const size = problem.sizes[longest] ?? 0
-      if (seed === 1 && size > room) return []
-      const rest = left.with(longest, (left[longest] ?? 0) - seed)
-      const { counts } = fillRoom(problem.sizes, problem.sizes, rest, room - seed * size, NODES_A_BOARD)
-      const all = counts.with(longest, (counts[longest] ?? 0) + seed)
-      const length = used(problem, all)
-      return length > 0 ? [{ room: k, counts: all, rate: (problem.prices[k] ?? 0) / length }] : []
-    })
-    const best = options.sort((a, b) => a.rate - b.rate)[0]
-    if (!best) return patterns
-    best.counts.forEach((n, i) => (left[i] = (left[i] ?? 0) - n))
-    patterns.push({ room: best.room, counts: best.counts })
-  }
+/** First-fit decreasing on one kind of board. Null when a piece does not fit it, or there are too few. */
+export function firstFitDecreasing(problem: CuttingProblem, room: number): CutPattern[] | null {
+  return fitDecreasing(problem, 'first', leastBy(problem, [room], () => 0))
 }
 
-/** How many boards of each offer a set of patterns takes. */
-export function mixOf(problem: CuttingProblem, patterns: readonly CutPattern[]): number[] {
-  return problem.rooms.map((_, k) => patterns.filter((pattern) => pattern.room === k).length)
+/** Sets of kinds a rule of thumb may be held to: every one where there are few, else each alone and all. */
+function kindSets({ rooms }: CuttingProblem, thorough: boolean): number[][] {
+  const all = [...rooms.keys()]
+  if (!thorough || all.length > 5) return [all, ...all.map((k) => [k])]
+  return Array.from({ length: 2 ** all.length - 1 }, (_, bits) => all.filter((k) => ((bits + 1) >> k) & 1))
 }
 
-/** A good plan in a moment: the best of several simple rules, never worse than first-fit decreasing. */
-export function firstPlan(problem: CuttingProblem): CutPattern[] {
-  const tries = [
-    cheapestFilling(problem, true),
-    cheapestFilling(problem, false),
-    ...problem.rooms.map((_, k) => firstFitDecreasing(problem, k)).filter((plan) => plan !== null),
+/** Ways to choose the next board: cheapest, cheapest by length, cheapest by piece of the run, shortest, longest. */
+function openings(problem: CuttingProblem, kinds: readonly number[]): Opening[] {
+  const price = (k: number) => problem.prices[k] ?? 0
+  const room = (k: number) => problem.rooms[k] ?? 0
+  const by = (rule: (k: number, size: number, demand: number) => number) => leastBy(problem, kinds, rule)
+  return [
+    by(price),
+    by((k) => price(k) / Math.max(1, room(k))),
+    by((k, size, demand) => price(k) / Math.max(1, Math.min(demand, Math.floor(room(k) / size)))),
+    by(room),
+    by((k) => -room(k)),
   ]
-  const all = [...tries, ...tries.map((plan) => shrink(problem, plan))]
-  const weigh = (plan: CutPattern[]) => weighMix(problem, mixOf(problem, plan))
-  return all.reduce((best, plan) => (compareMixes(weigh(plan), weigh(best)) < 0 ? plan : best))
+}
+
+/** Beyond so many boards and lengths the rules of thumb are kept to a few. */
+const MUCH_WORK = 40_000
+
+/**
+ * The best of the rules of thumb: first- and best-fit decreasing over ways to open boards, each board then swapped
+ * for the cheapest that still does. Null where boards are limited and no rule places every piece.
+ */
+export function firstPlan(problem: CuttingProblem, thorough = false): readonly CutPattern[] | null {
+  const pieces = problem.demands.reduce((sum, n) => sum + n, 0)
+  const much = problem.sizes.length * pieces > MUCH_WORK
+  let best: readonly CutPattern[] | null = null
+  for (const kinds of kindSets(problem, thorough && !much))
+    for (const open of kinds.length === 1 ? openings(problem, kinds).slice(0, 1) : openings(problem, kinds))
+      for (const fit of ['first', 'best'] as const) {
+        const plan = fitDecreasing(problem, fit, open)
+        if (!plan) continue
+        best = lighter(problem, best, plan)
+        best = lighter(problem, best, shrink(problem, plan))
+      }
+  return best
 }

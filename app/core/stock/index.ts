@@ -8,7 +8,7 @@ export {
   type Spare,
   tightBoards,
 } from './boardPlan'
-export { type BoardRequest, boardRequests, hasPrices, toProblem } from './cuttingProblem'
+export { type BoardOffer, type BoardRequest, boardRequests, hasPrices, toProblem } from './cuttingProblem'
 export { firstFitDecreasing } from './firstPlan'
 export { maximalPatterns, type SolveInteger } from './patternProgram'
-export { firstBoards, planBoards, planBoardsQuickly } from './planBoards'
+export { firstBoards, type PlanControl, planBoards, planBoardsQuickly } from './planBoards'

@@ -1,15 +1,15 @@
 import type { LpOptimum } from './columnSimplex'
 import type { CuttingProblem } from './cuttingProblem'
 import { fillRoom } from './knapsack'
-
-/** One board cut: which board on offer, and how many of each size. */
-export interface CutPattern {
-  readonly room: number
-  readonly counts: readonly number[]
-}
+import type { CutPattern } from './patternPool'
 
 /** A rule of thumb has no need of the very best filling of each board. */
-const NODES_A_BOARD = 20_000
+const NODES_A_BOARD = 2_000
+
+/** Boards of a mix one by one, kinds in order. */
+export function expand(mix: readonly number[]): number[] {
+  return mix.flatMap((count, room) => new Array<number>(count).fill(room))
+}
 
 /** Fills each board as full as it goes from what is left, boards in the given order. Null when some is left. */
 function fillEach(
@@ -39,24 +39,29 @@ function bestFit(
     counts: problem.sizes.map(() => 0),
   }))
   for (const [i, size] of problem.sizes.entries()) {
-    for (let n = 0; n < (demands[i] ?? 0); n++) {
-      const target = open.filter(({ free }) => free >= size).sort((a, b) => a.free - b.free)[0]
-      if (!target) return null
-      target.free -= size
-      target.counts[i] = (target.counts[i] ?? 0) + 1
+    let rest = demands[i] ?? 0
+    if (rest === 0) continue
+    for (const board of [...open].sort((a, b) => a.free - b.free)) {
+      const n = Math.min(rest, Math.floor(board.free / size))
+      board.free -= n * size
+      board.counts[i] = (board.counts[i] ?? 0) + n
+      rest -= n
     }
+    if (rest > 0) return null
   }
   return open.map(({ room, counts }) => ({ room, counts }))
 }
 
 /** Piece by piece, longest first, every different board tried; undefined when the limit ends the search. */
-function searchAll(
+export function searchAll(
   problem: CuttingProblem,
   demands: readonly number[],
   boards: readonly number[],
   mostNodes: number,
 ): CutPattern[] | null | undefined {
   const pieces = problem.sizes.flatMap((_, i) => new Array<number>(demands[i] ?? 0).fill(i))
+  // deeper than this the stack would not do
+  if (pieces.length > 2_000) return undefined
   const open = boards.map((room) => ({
     room,
     free: problem.rooms[room] ?? 0,
@@ -99,15 +104,30 @@ function searchAll(
   return done ? open.map(({ room, counts }) => ({ room, counts })) : null
 }
 
-/** Whole parts of the fractional plan, then the rest by filling and by search. */
-function roundDown(
+/** Quick attempts to pack a mix; null says nothing about whether it can be done. */
+export function packQuickly(
   problem: CuttingProblem,
   mix: readonly number[],
-  relaxed: LpOptimum,
-  mostNodes: number,
+  demands: readonly number[] = problem.demands,
 ): CutPattern[] | null {
-  const left = [...problem.demands]
-  const boardsLeft = [...mix]
+  const boards = expand(mix)
+  const byRoom = (sign: number) =>
+    [...boards].sort((a, b) => sign * ((problem.rooms[a] ?? 0) - (problem.rooms[b] ?? 0)))
+  return (
+    bestFit(problem, demands, boards) ??
+    fillEach(problem, demands, byRoom(-1)) ??
+    fillEach(problem, demands, byRoom(1))
+  )
+}
+
+/** Whole parts of a fractional plan, as far as they are still asked for and there are boards. */
+export function wholeParts(
+  relaxed: LpOptimum,
+  demands: readonly number[],
+  limits: readonly number[],
+): { readonly patterns: CutPattern[]; readonly left: number[]; readonly boardsLeft: number[] } {
+  const left = [...demands]
+  const boardsLeft = [...limits]
   const patterns: CutPattern[] = []
   for (const { column, amount } of relaxed.basis) {
     const { pattern } = column
@@ -115,38 +135,11 @@ function roundDown(
     for (let n = Math.floor(amount + 1e-6); n > 0; n--) {
       if ((boardsLeft[pattern.room] ?? 0) < 1) break
       const counts = pattern.counts.map((count, i) => Math.min(count, left[i] ?? 0))
+      if (counts.every((count) => count === 0)) break
       counts.forEach((count, i) => (left[i] = (left[i] ?? 0) - count))
       boardsLeft[pattern.room] = (boardsLeft[pattern.room] ?? 0) - 1
       patterns.push({ room: pattern.room, counts })
     }
   }
-  const rest = expand(boardsLeft)
-  const filled =
-    fillEach(problem, left, rest) ?? bestFit(problem, left, rest) ?? searchAll(problem, left, rest, mostNodes)
-  return filled ? [...patterns, ...filled] : null
-}
-
-function expand(mix: readonly number[]): number[] {
-  return mix.flatMap((count, room) => new Array<number>(count).fill(room))
-}
-
-/** Quick attempts to pack a mix; null says nothing about whether it can be done. */
-export function packQuickly(problem: CuttingProblem, mix: readonly number[]): CutPattern[] | null {
-  const boards = expand(mix)
-  const byRoom = (sign: number) =>
-    [...boards].sort((a, b) => sign * ((problem.rooms[a] ?? 0) - (problem.rooms[b] ?? 0)))
-  return (
-    bestFit(problem, problem.demands, byRoom(1)) ??
-    fillEach(problem, problem.demands, byRoom(-1)) ??
-    fillEach(problem, problem.demands, byRoom(1))
-  )
-}
-
-/** Packs a mix its fractional plan allows: a packing, null when proven impossible, undefined when unsettled. */
-export function packThoroughly(
-  problem: CuttingProblem,
-  mix: readonly number[],
-  relaxed: LpOptimum,
-): CutPattern[] | null | undefined {
-  return roundDown(problem, mix, relaxed, 20_000) ?? searchAll(problem, problem.demands, expand(mix), 200_000)
+  return { patterns, left, boardsLeft }
 }

@@ -1,5 +1,5 @@
 import type { CuttingProblem } from './cuttingProblem'
-import type { CutPattern } from './packMix'
+import type { CutPattern } from './patternPool'
 
 /** An integer solver behind one door: takes a program in CPLEX LP format, gives the columns above zero. */
 export type SolveInteger = (
@@ -12,27 +12,37 @@ export type SolveInteger = (
 
 const MOST_PATTERNS = 40_000
 
-/** Every pattern of a room that takes no further piece; null when there are too many to list. */
-export function maximalPatterns(problem: CuttingProblem, room: number): number[][] | null {
+/**
+ * Every pattern of a room that takes no further piece and leaves no more than `mostLost` of it; null when there
+ * are too many to list.
+ */
+export function maximalPatterns(problem: CuttingProblem, room: number, mostLost = Infinity): number[][] | null {
   const { sizes, demands } = problem
   const patterns: number[][] = []
   const counts = sizes.map(() => 0)
-  const space = problem.rooms[room] ?? 0
-  function extend(i: number, left: number): boolean {
-    if (i === sizes.length) {
-      const full = sizes.every((size, j) => size > left || (counts[j] ?? 0) >= (demands[j] ?? 0))
-      if (full) patterns.push([...counts])
-      return patterns.length <= MOST_PATTERNS
+  let nodes = 0
+  // what all pieces from each size on come to: a board they can't fill far enough is left at once
+  const rest = new Array<number>(sizes.length + 1).fill(0)
+  for (let i = sizes.length - 1; i >= 0; i--)
+    rest[i] = (rest[i + 1] ?? 0) + (sizes[i] ?? 0) * (demands[i] ?? 0)
+  function extend(from: number, left: number): boolean {
+    if (++nodes > MOST_PATTERNS * 50) return false
+    if (left <= mostLost && sizes.every((size, j) => size > left || (counts[j] ?? 0) >= (demands[j] ?? 0)))
+      patterns.push([...counts])
+    if (patterns.length > MOST_PATTERNS) return false
+    for (let i = from; i < sizes.length; i++) {
+      if (left - (rest[i] ?? 0) > mostLost) return true
+      const size = sizes[i] ?? 0
+      const most = Math.min(demands[i] ?? 0, Math.floor(left / size))
+      for (let n = 1; n <= most; n++) {
+        counts[i] = n
+        if (!extend(i + 1, left - n * size)) return false
+      }
+      counts[i] = 0
     }
-    const size = sizes[i] ?? 0
-    for (let n = Math.min(demands[i] ?? 0, Math.floor(left / size)); n >= 0; n--) {
-      counts[i] = n
-      if (!extend(i + 1, left - n * size)) return false
-    }
-    counts[i] = 0
     return true
   }
-  return extend(0, space) ? patterns : null
+  return extend(0, problem.rooms[room] ?? 0) ? patterns : null
 }
 
 /**
@@ -45,12 +55,17 @@ export async function packByProgram(
   solve: SolveInteger,
 ): Promise<CutPattern[] | null | undefined> {
   const columns: { name: string; room: number; counts: number[] }[] = []
+  const whole = problem.rooms.reduce((sum, room, k) => sum + room * (mix[k] ?? 0), 0)
+  // no board of a packing can lose more than all of them together
+  const slack = problem.sizes.reduce((sum, size, i) => sum - size * (problem.demands[i] ?? 0), whole)
   for (const room of problem.rooms.keys()) {
     if ((mix[room] ?? 0) === 0) continue
-    const patterns = maximalPatterns(problem, room)
+    const patterns = maximalPatterns(problem, room, slack)
     if (!patterns || columns.length + patterns.length > MOST_PATTERNS) return undefined
     patterns.forEach((counts) => columns.push({ name: `x${columns.length}`, room, counts }))
   }
+  // a length that no full enough board holds
+  if (problem.sizes.some((_, i) => columns.every(({ counts }) => !counts[i]))) return null
   const sum = (terms: string[]) => terms.join(' + ')
   const lines = [
     'Minimize',
