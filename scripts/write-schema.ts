@@ -1,4 +1,5 @@
 import { writeFileSync } from 'node:fs'
-import { jobSchemaText } from './jobSchemaText'
+import { boardsSchemaText, jobSchemaText } from './jobSchemaText'
 
 writeFileSync('docs/job.schema.json', jobSchemaText())
+writeFileSync('docs/boards.schema.json', boardsSchemaText())

@@ -28,6 +28,8 @@ export interface Boards {
 
 /** Wait this long after the last change before the proof is started. */
 const PAUSE_MS = 180
+/** How long each material is looked at, one round after the other. */
+const ROUNDS = [3_000, 20_000] as const
 
 /**
  * Board plans that follow the cut list: a good plan with its bound at once, replaced by the proven one from
@@ -42,9 +44,11 @@ export function useBoards(cutList: readonly CutRow[], settings: Settings): Board
   const [proof, setProof] = useState<{
     key: string
     results: readonly (Result<BoardPlan, BoardIssue> | null)[]
+    over: boolean
   }>({
     key: '',
     results: [],
+    over: false,
   })
   const [stopped, setStopped] = useState('')
 
@@ -55,17 +59,30 @@ export function useBoards(cutList: readonly CutRow[], settings: Settings): Board
     let ended = false
     const timer = setTimeout(async () => {
       const results: (Result<BoardPlan, BoardIssue> | null)[] = requests.map(() => null)
-      for (const [i, request] of requests.entries()) {
-        if (ended) return
-        job = proveBoards(request)
-        try {
-          results[i] = await job.answer
-        } catch {
-          // the first plan stands, with its bound, and the page says that it is not proven
-          if (!ended) setStopped(key)
-          return
+      let open = requests.flatMap((request, i) => (quick[i]?.ok ? [{ request, i }] : []))
+      const keep = (i: number, result: Result<BoardPlan, BoardIssue>, over: boolean) => {
+        results[i] = result
+        if (!ended) setProof({ key, results: [...results], over })
+      }
+      // every material has its turn before one that is hard has a longer one
+      for (const [round, ms] of ROUNDS.entries()) {
+        const last = round === ROUNDS.length - 1
+        const next: typeof open = []
+        for (const { request, i } of open) {
+          if (ended) return
+          job = proveBoards(request, ms, (plan) => keep(i, { ok: true, value: plan }, false))
+          try {
+            const result = await job.answer
+            keep(i, result, false)
+            if (result.ok && !result.value.proven) next.push({ request, i })
+          } catch {
+            // the best plan so far stands, with its bound, and the page says that it is not proven
+            next.push({ request, i })
+          }
         }
-        if (!ended) setProof({ key, results: [...results] })
+        if (last || next.length === 0) setProof({ key, results: [...results], over: true })
+        if (next.length === 0) return
+        open = next
       }
     }, PAUSE_MS)
     return () => {
@@ -73,18 +90,20 @@ export function useBoards(cutList: readonly CutRow[], settings: Settings): Board
       clearTimeout(timer)
       job?.cancel()
     }
-  }, [key, requests, stopped])
+  }, [key, quick, requests, stopped])
 
   return useMemo(() => {
     const materials = requests.map((request, i): MaterialBoards => {
       const proven = proof.key === key ? proof.results[i] : null
       const first = quick[i]
-      if (proven) return { request, result: proven, state: 'settled' }
+      const state = stopped === key || (proof.key === key && proof.over) ? 'stopped' : 'searching'
+      if (proven)
+        return { request, result: proven, state: proven.ok && !proven.value.proven ? state : 'settled' }
       if (!first) throw new Error(`no first plan for request ${i}`)
       return {
         request,
         result: first,
-        state: first.ok ? (stopped === key ? 'stopped' : 'searching') : 'settled',
+        state: first.ok ? state : 'settled',
       }
     })
     return {

@@ -9,6 +9,10 @@ export function boardIssueText(issue: BoardIssue, w: Wording): string {
       return `No boards of ${materialName(issue.materialId, w)} are listed. Add a length to plan with.`
     case 'pieceTooLong':
       return `${count(issue.pieceIds.length, 'piece')} up to ${sayWithUnit(issue.length, w)}: the longest board listed gives ${sayWithUnit(issue.longest, w)}. List a longer board or lower the layout.`
+    case 'shortOfStock':
+      return issue.proven
+        ? `The boards there are do not hold everything: ${count(issue.pieceIds.length, 'piece')} up to ${sayWithUnit(issue.length, w)} of ${materialName(issue.materialId, w)} find none. List more boards that hold them, or have them joined.`
+        : `No plan was found in the boards there are: ${count(issue.pieceIds.length, 'piece')} up to ${sayWithUnit(issue.length, w)} of ${materialName(issue.materialId, w)} found none. List more boards that hold them.`
   }
 }
 

@@ -61,6 +61,8 @@ export function fileProblemText(problem: FileProblem, units: Units = 'inches'): 
       return `${problem.path}: there is no material "${problem.material}" in settings.materials.`
     case 'sameId':
       return `${problem.path}: "${problem.id}" is used twice; each id may stand once.`
+    case 'tooManyPieces':
+      return `${problem.path}: ${problem.count} pieces in all; the most is ${problem.most}.`
     case 'ownName':
       return `${problem.path}: "${problem.id}" is a name the plan gives its own strips. Choose another.`
   }

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import Ajv2020 from 'ajv/dist/2020.js'
 import { readJobFile } from '~/core/files/readJobFile'
 import { inches, toInches } from '~/length'
-import { jobSchemaText } from '../../scripts/jobSchemaText'
+import { boardsSchemaText, jobSchemaText } from '../../scripts/jobSchemaText'
 import { STOCK_LIST, startingSettings, storedSettings } from '.'
 
 const EXAMPLES = [
@@ -19,8 +19,9 @@ test('C2, Voluntary Product Standard PS 20, dry dressed sizes: 1x is 3/4 thick; 
   }
 })
 
-test('docs/job.schema.json is what the Zod schema gives', () => {
+test('the schemas in docs are what the Zod schemas give', () => {
   expect(readFileSync('docs/job.schema.json', 'utf8')).toBe(jobSchemaText())
+  expect(readFileSync('docs/boards.schema.json', 'utf8')).toBe(boardsSchemaText())
 })
 
 describe('job files', () => {

@@ -4,7 +4,7 @@ import wasmUrl from 'highs/runtime?url'
 import type { SawLimits } from '~/core/cutting/sawSetting'
 import { planSetups, type SawRow } from '~/core/cutting/setups'
 import { type Cuts, planSheets, type SheetDemand } from '~/core/sheets/stripSheets'
-import { type BoardRequest, planBoards } from '~/core/stock'
+import { type BoardPlan, type BoardRequest, planBoards } from '~/core/stock'
 import type { Sheet } from '~/model'
 import { highsSolver } from './highsSolver'
 
@@ -12,7 +12,11 @@ const solve = highsSolver(() => highs({ locateFile: () => wasmUrl }))
 
 const api = {
   setups: (rows: readonly SawRow[], saw: SawLimits) => planSetups(rows, saw),
-  plan: (request: BoardRequest) => planBoards(request, solve),
+  /** Looks until `ms` are over; each better plan is told on the way. */
+  plan(request: BoardRequest, ms: number, better: (plan: BoardPlan) => void) {
+    const end = performance.now() + ms
+    return planBoards(request, solve, { over: () => performance.now() > end, better })
+  },
   sheets: (sheet: Sheet, demands: readonly SheetDemand[], cuts: Cuts) =>
     planSheets(sheet, demands, cuts, solve),
 }

@@ -2,7 +2,8 @@ import type { BoardIssue, BoardPlan, BoardRequest } from '~/core/stock'
 import type { SawLimits } from '~/core/cutting/sawSetting'
 import type { SawRow, SetupPlan } from '~/core/cutting/setups'
 import type { Cuts, SheetDemand, SheetIssue, SheetPlan } from '~/core/sheets/stripSheets'
-import type { Result } from '~/length'
+import { proxy } from 'comlink'
+import { ok, type Result } from '~/length'
 import type { Sheet } from '~/model'
 import type { BoardsWorker } from './boards.worker'
 import { keptWorker, type WorkerJob } from './keptWorker'
@@ -16,9 +17,27 @@ export function warmUpBoards(): void {
   boards.warmUp()
 }
 
-/** Proves a board plan in a worker. */
-export function proveBoards(request: BoardRequest): WorkerJob<Result<BoardPlan, BoardIssue>> {
-  return boards.run((remote) => remote.plan(request) as Promise<Result<BoardPlan, BoardIssue>>)
+/** A search that is past its deadline by so much is ended from outside: its solver hangs. */
+const GRACE_MS = 2_500
+
+/**
+ * Proves a board plan in a worker, `ms` long at the most; each better plan is told as it comes. A worker that does
+ * not end by itself is ended, and the best plan it told stands with its bound.
+ */
+export function proveBoards(
+  request: BoardRequest,
+  ms: number,
+  better: (plan: BoardPlan) => void = () => undefined,
+): WorkerJob<Result<BoardPlan, BoardIssue>> {
+  let best: BoardPlan | null = null
+  const told = (plan: BoardPlan) => {
+    best = plan
+    better(plan)
+  }
+  return boards.run(
+    (remote) => remote.plan(request, ms, proxy(told)) as Promise<Result<BoardPlan, BoardIssue>>,
+    { ms: ms + GRACE_MS, inHand: () => (best ? ok(best) : null) },
+  )
 }
 
 /** Proves in a worker how few sheets of one size do. */

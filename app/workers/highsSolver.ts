@@ -11,7 +11,11 @@ export function highsSolver(load: () => Promise<Highs>): SolveInteger {
   let loading: Promise<Highs> | null = null
   return async (program) => {
     loading ??= load()
-    const highs = await loading
+    const highs = await loading.catch((error: unknown) => {
+      // what failed to load is asked for again the next time
+      loading = null
+      throw error
+    })
     const solution = highs.solve(program, { time_limit: TIME_LIMIT, output_flag: false })
     if (solution.Status === 'Infeasible') return { status: 'infeasible' }
     if (solution.Status !== 'Optimal') return { status: 'unsettled' }

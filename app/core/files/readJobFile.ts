@@ -9,6 +9,12 @@ export type FileProblem =
   | { readonly code: 'schema'; readonly path: string; readonly issue: z.core.$ZodIssue }
   | { readonly code: 'unknownMaterial'; readonly path: string; readonly material: string }
   | { readonly code: 'sameId' | 'ownName'; readonly path: string; readonly id: string }
+  | {
+      readonly code: 'tooManyPieces'
+      readonly path: string
+      readonly count: number
+      readonly most: number
+    }
 
 /** rooms, 0, name -> rooms[0].name; the whole document is "file". */
 function pathText(path: readonly PropertyKey[]): string {

@@ -101,11 +101,15 @@ export function shortOfStock(
 ): BoardIssue {
   const left = mostPlaced(problem)
   const waiting = new Map<number, number>(problem.sizes.map((size, i) => [size, left[i] ?? 0]))
-  const pieces = inOneOrder(request.pieces).filter(({ length }) => {
-    const n = waiting.get(length + request.kerf) ?? 0
-    if (n > 0) waiting.set(length + request.kerf, n - 1)
-    return n > 0
-  })
+  // the first of a length find boards, the last of them don't
+  const pieces = inOneOrder(request.pieces)
+    .toReversed()
+    .filter(({ length }) => {
+      const n = waiting.get(length + request.kerf) ?? 0
+      if (n > 0) waiting.set(length + request.kerf, n - 1)
+      return n > 0
+    })
+    .toReversed()
   return {
     code: 'shortOfStock',
     materialId: request.materialId,
@@ -123,7 +127,7 @@ function inOneOrder(pieces: BoardRequest['pieces']): BoardRequest['pieces'] {
 
 /** The offcuts that hold a spare, those that hold the most first; each board is one spare, whichever of its pieces it is. */
 function sparesOf(boards: readonly CutBoard[], request: BoardRequest): Spare[] {
-  const labels = new Map(request.pieces.map(({ label, length }) => [label, length]))
+  const labels = new Map(inOneOrder(request.pieces).map(({ label, length }) => [label, length]))
   const holding = boards.map(({ number, offcut }) => ({
     boardNumber: number,
     labels: [...labels].filter(([, length]) => length <= offcut).map(([label]) => label),
@@ -179,17 +183,22 @@ export function drawUp(
     else waiting.set(piece.length + kerf, [piece])
   }
   const given = new Map<number, number>()
-  const fullest = ({ counts }: CutPattern) => counts.findIndex((n) => n > 0)
-  const more = (a: CutPattern, b: CutPattern) => {
-    const i = a.counts.findIndex((n, j) => n !== b.counts[j])
-    return i < 0 ? 0 : (b.counts[i] ?? 0) - (a.counts[i] ?? 0)
-  }
+  // longest pieces first, and more of them before fewer
   const ordered = patterns
-    .filter((pattern) => fullest(pattern) >= 0)
-    .sort((a, b) => more(a, b) || a.room - b.room)
+    .map(({ room, counts }) => ({ room, held: counts.flatMap((n, i) => (n > 0 ? [[i, n] as const] : [])) }))
+    .filter(({ held }) => held.length > 0)
+    .sort((a, b) => {
+      const at = a.held.findIndex(([i, n], j) => i !== b.held[j]?.[0] || n !== b.held[j]?.[1])
+      const [p, q] = [a.held[at], b.held[at]]
+      if (!p || !q) return b.held.length - a.held.length || a.room - b.room
+      return p[0] - q[0] || q[1] - p[1]
+    })
   // of boards that cost the same the ones there are only so many of go first
   const open = problem.members.map((members) =>
-    members.map((index) => ({ offer: request.offers[index], left: request.offers[index]?.limit ?? Infinity })),
+    members.map((index) => ({
+      offer: request.offers[index],
+      left: request.offers[index]?.limit ?? Infinity,
+    })),
   )
   const boards = ordered.map((pattern, index): CutBoard => {
     const member = open[pattern.room]?.find(({ left }) => left > 0)
@@ -197,7 +206,7 @@ export function drawUp(
     member.left -= 1
     const { offer } = member
     let at = 0
-    const pieces = pattern.counts.flatMap((count, i) =>
+    const pieces = pattern.held.flatMap(([i, count]) =>
       Array.from({ length: count }, (): BoardPiece => {
         const size = problem.sizes[i] ?? 0
         const n = given.get(size) ?? 0

@@ -96,7 +96,9 @@ function beats(b: Kind, a: Kind): boolean {
 }
 
 /** n pieces need n - 1 or n cuts: size = length + kerf, room = board - end trim + kerf. */
-export function toProblem(request: BoardRequest): CuttingProblem & { readonly members: readonly (readonly number[])[] } {
+export function toProblem(
+  request: BoardRequest,
+): CuttingProblem & { readonly members: readonly (readonly number[])[] } {
   const { kerf, endTrim, pieces } = request
   const counts = new Map<number, number>()
   for (const piece of pieces) counts.set(piece.length + kerf, (counts.get(piece.length + kerf) ?? 0) + 1)

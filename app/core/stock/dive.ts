@@ -42,7 +42,12 @@ function chosen({ problem }: CuttingSearch, { basis }: LpOptimum, by: DiveBy): C
  * Boards fixed one after another from the fractional plan: its whole parts first, then one board at a time, the
  * rest relaxed again, until nothing is left or nothing more is to be had.
  */
-export function dive(search: CuttingSearch, ask: RelaxAsk, first: LpOptimum, by: DiveBy = 'mostWanted'): Dive {
+export function dive(
+  search: CuttingSearch,
+  ask: RelaxAsk,
+  first: LpOptimum,
+  by: DiveBy = 'mostWanted',
+): Dive {
   const patterns: CutPattern[] = []
   let left: readonly number[] = ask.demands
   let boardsLeft: readonly number[] = ask.limits

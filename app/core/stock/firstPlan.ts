@@ -98,7 +98,11 @@ export function fitDecreasing(
 
 /** First-fit decreasing on one kind of board. Null when a piece does not fit it, or there are too few. */
 export function firstFitDecreasing(problem: CuttingProblem, room: number): CutPattern[] | null {
-  return fitDecreasing(problem, 'first', leastBy(problem, [room], () => 0))
+  return fitDecreasing(
+    problem,
+    'first',
+    leastBy(problem, [room], () => 0),
+  )
 }
 
 /** Sets of kinds a rule of thumb may be held to: every one where there are few, else each alone and all. */
@@ -122,24 +126,36 @@ function openings(problem: CuttingProblem, kinds: readonly number[]): Opening[] 
   ]
 }
 
-/** Beyond so many boards and lengths the rules of thumb are kept to a few. */
-const MUCH_WORK = 40_000
+/** How hard the rules of thumb are tried: a few for whoever is waiting, or every one. */
+export type Effort = 'few' | 'all'
+/** Beyond so many pieces times lengths: `few` of them take a moment, `all` of them take seconds. */
+const MOST_WORK = { few: 8_000, all: 100_000 } as const
 
 /**
  * The best of the rules of thumb: first- and best-fit decreasing over ways to open boards, each board then swapped
  * for the cheapest that still does. Null where boards are limited and no rule places every piece.
  */
-export function firstPlan(problem: CuttingProblem, thorough = false): readonly CutPattern[] | null {
-  const pieces = problem.demands.reduce((sum, n) => sum + n, 0)
-  const much = problem.sizes.length * pieces > MUCH_WORK
+export function firstPlan(
+  problem: CuttingProblem,
+  effort: Effort = 'few',
+  over: () => boolean = () => false,
+): readonly CutPattern[] | null {
+  const work = problem.sizes.length * problem.demands.reduce((sum, n) => sum + n, 0)
   let best: readonly CutPattern[] | null = null
-  for (const kinds of kindSets(problem, thorough && !much))
+  for (const kinds of kindSets(problem, effort === 'all' && work <= MOST_WORK.all))
     for (const open of kinds.length === 1 ? openings(problem, kinds).slice(0, 1) : openings(problem, kinds))
-      for (const fit of ['first', 'best'] as const) {
+      for (const fit of work > MOST_WORK.all ? FITS.slice(0, 1) : FITS) {
+        if (best && over()) return best
         const plan = fitDecreasing(problem, fit, open)
         if (!plan) continue
         best = lighter(problem, best, plan)
         best = lighter(problem, best, shrink(problem, plan))
       }
   return best
+}
+const FITS = ['first', 'best'] as const
+
+/** True where trying every rule of thumb takes but a moment. */
+export function isSmall({ sizes, demands }: CuttingProblem): boolean {
+  return sizes.length * demands.reduce((sum, n) => sum + n, 0) <= MOST_WORK.few
 }

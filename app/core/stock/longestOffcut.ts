@@ -10,7 +10,10 @@ const NODES_A_TRY = 1_000
 const MUCH_WORK = 1_600
 
 function longestOf({ problem }: CuttingSearch, patterns: readonly CutPattern[]): number {
-  return Math.max(0, ...patterns.map(({ room, counts }) => (problem.rooms[room] ?? 0) - usedRoom(problem, counts)))
+  return Math.max(
+    0,
+    ...patterns.map(({ room, counts }) => (problem.rooms[room] ?? 0) - usedRoom(problem, counts)),
+  )
 }
 
 /** Sets of pieces that come to at least `least` and less than `below`, shortest together first. */
@@ -67,11 +70,12 @@ export function longestOffcut(
     for (const [k, room] of rooms.entries()) {
       if ((mix[k] ?? 0) === 0) continue
       const least = Math.max(0, whole - (capacity - room))
-      for (const { counts, sum } of contentsWithin(search, room, least, room - longest)) {
+      for (const { counts } of contentsWithin(search, room, least, room - longest)) {
         if (++tries > MOST_TRIES || search.over()) return best
         const rest = demands.map((n, i) => n - (counts[i] ?? 0))
         const boards = mix.map((n, j) => (j === k ? n - 1 : n))
-        const packed = packQuickly(problem, boards, rest) ?? searchAll(problem, rest, expand(boards), NODES_A_TRY)
+        const packed =
+          packQuickly(problem, boards, rest) ?? searchAll(problem, rest, expand(boards), NODES_A_TRY)
         if (!packed) continue
         best = [{ room: k, counts }, ...packed]
         longest = longestOf(search, best)

@@ -61,7 +61,7 @@ export function searchAll(
 ): CutPattern[] | null | undefined {
   const pieces = problem.sizes.flatMap((_, i) => new Array<number>(demands[i] ?? 0).fill(i))
   // deeper than this the stack would not do
-  if (pieces.length > 2_000) return undefined
+  if (pieces.length > 2_000 || boards.length > MANY_BOARDS) return undefined
   const open = boards.map((room) => ({
     room,
     free: problem.rooms[room] ?? 0,
@@ -104,6 +104,8 @@ export function searchAll(
   return done ? open.map(({ room, counts }) => ({ room, counts })) : null
 }
 
+const MANY_BOARDS = 600
+
 /** Quick attempts to pack a mix; null says nothing about whether it can be done. */
 export function packQuickly(
   problem: CuttingProblem,
@@ -113,6 +115,8 @@ export function packQuickly(
   const boards = expand(mix)
   const byRoom = (sign: number) =>
     [...boards].sort((a, b) => sign * ((problem.rooms[a] ?? 0) - (problem.rooms[b] ?? 0)))
+  // of very many boards the rest goes to who has the patterns of all of them
+  if (boards.length > MANY_BOARDS) return null
   return (
     bestFit(problem, demands, boards) ??
     fillEach(problem, demands, byRoom(-1)) ??

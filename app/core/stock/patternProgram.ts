@@ -16,7 +16,11 @@ const MOST_PATTERNS = 40_000
  * Every pattern of a room that takes no further piece and leaves no more than `mostLost` of it; null when there
  * are too many to list.
  */
-export function maximalPatterns(problem: CuttingProblem, room: number, mostLost = Infinity): number[][] | null {
+export function maximalPatterns(
+  problem: CuttingProblem,
+  room: number,
+  mostLost = Infinity,
+): number[][] | null {
   const { sizes, demands } = problem
   const patterns: number[][] = []
   const counts = sizes.map(() => 0)

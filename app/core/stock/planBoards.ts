@@ -1,7 +1,7 @@
 import { fail, ok, type Result } from '~/length'
 import { type BoardIssue, type BoardPlan, boardIssue, drawUp, shortOfStock } from './boardPlan'
 import { type BoardRequest, toProblem } from './cuttingProblem'
-import { firstPlan } from './firstPlan'
+import { firstPlan, isSmall } from './firstPlan'
 import type { SearchControl } from './patternPool'
 import type { SolveInteger } from './patternProgram'
 import { quickBound, searchMixes } from './searchMixes'
@@ -14,7 +14,9 @@ export function firstBoards(request: BoardRequest): Result<BoardPlan, BoardIssue
   if (issue) return fail(issue)
   const problem = toProblem(request)
   const patterns = firstPlan(problem)
-  return patterns ? ok(drawUp(request, problem, patterns, false, 0)) : fail(shortOfStock(request, problem, false))
+  return patterns
+    ? ok(drawUp(request, problem, patterns, false, 0))
+    : fail(shortOfStock(request, problem, false))
 }
 
 /** A good plan with its bound, in a moment; not proven. */
@@ -22,7 +24,7 @@ export function planBoardsQuickly(request: BoardRequest): Result<BoardPlan, Boar
   const issue = boardIssue(request)
   if (issue) return fail(issue)
   const problem = toProblem(request)
-  const patterns = firstPlan(problem, true)
+  const patterns = firstPlan(problem, isSmall(problem) ? 'all' : 'few')
   return patterns
     ? ok(drawUp(request, problem, patterns, false, quickBound(problem)))
     : fail(shortOfStock(request, problem, false))

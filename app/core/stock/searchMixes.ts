@@ -19,9 +19,12 @@ export interface Searched {
 
 const NODES = 200_000
 const MOST_LIKE = 12
+const MOST_ROWS = 700
 
 /** What boards cost so that money, their number or their length counts, and how many of each a relaxation may take. */
-function criteria(problem: CuttingProblem): { readonly costs: readonly number[]; readonly limits: readonly number[] }[] {
+function criteria(
+  problem: CuttingProblem,
+): { readonly costs: readonly number[]; readonly limits: readonly number[] }[] {
   const { prices, lengths, rooms, limits } = problem
   const ones = prices.map(() => 1)
   const all = prices.some((price) => price > 0) ? [prices, ones, lengths] : [ones, lengths]
@@ -53,15 +56,15 @@ const NODES_A_BOUND = 20_000
 
 /** A bound in a moment, from length alone and from no more than a few fillings. */
 export function quickBound(problem: CuttingProblem): number {
-  const search = beginSearch(problem, { over: () => false })
   const cuts = [lengthCut(problem)]
-  if (problem.sizes.length <= FEW_LENGTHS)
-    for (const { costs, limits } of criteria(problem)) {
-      const { demands } = problem
-      const relaxed = relax(search, { demands, costs, limits, unmetCost: unmetCostOf(costs) })
-      const cut = cutFromDuals(search, relaxed.duals)
-      if (cut) cuts.push(cut)
-    }
+  if (problem.sizes.length > FEW_LENGTHS) return boundOf(problem, cuts)
+  const search = beginSearch(problem, { over: () => false })
+  for (const { costs, limits } of criteria(problem)) {
+    const { demands } = problem
+    const relaxed = relax(search, { demands, costs, limits, unmetCost: unmetCostOf(costs) })
+    const cut = cutFromDuals(search, relaxed.duals)
+    if (cut) cuts.push(cut)
+  }
   return boundOf(problem, cuts)
 }
 
@@ -70,15 +73,16 @@ const FEW_LENGTHS = 16
 
 /** Boards of a dive, and what it left placed by rules of thumb; null where boards run out. */
 function completed(
-  { problem }: CuttingSearch,
+  search: CuttingSearch,
   patterns: readonly CutPattern[],
   left: readonly number[],
 ): readonly CutPattern[] | null {
+  const { problem } = search
   if (left.every((n) => n === 0)) return shrink(problem, patterns)
   const taken = mixOf(problem, patterns)
   const limits = problem.limits.map((limit, k) => limit - (taken[k] ?? 0))
   const rest = { ...problem, demands: left, limits }
-  const placed = firstPlan(rest)
+  const placed = firstPlan(rest, 'few', search.over)
   if (!placed) return null
   const whole = shrink(problem, [...patterns, ...placed])
   return whole.length > 0 ? whole : null
@@ -89,7 +93,10 @@ const LAST_BOARDS = [0, 4, 9, 15] as const
 const NODES_A_REPACK = 20_000
 
 /** A dive that left something, its last boards packed anew with it; null where that is of no use. */
-function repacked({ problem }: CuttingSearch, { patterns, left, boardsLeft }: Dive): readonly CutPattern[] | null {
+function repacked(
+  { problem }: CuttingSearch,
+  { patterns, left, boardsLeft }: Dive,
+): readonly CutPattern[] | null {
   for (const last of LAST_BOARDS) {
     const kept = patterns.slice(0, Math.max(0, patterns.length - last))
     const undone = patterns.slice(kept.length)
@@ -150,6 +157,13 @@ export async function searchMixes(
   better: (patterns: readonly CutPattern[], bound: number) => void = () => undefined,
 ): Promise<Searched> {
   const { demands } = problem
+  // so many lengths that their relaxation is more than memory or patience hold: the rules of thumb and length have to do
+  if (problem.sizes.length > MOST_ROWS)
+    return {
+      status: 'bounded',
+      patterns: firstPlan(problem, 'few', control.over),
+      bound: boundOf(problem, [lengthCut(problem)]),
+    }
   const search = beginSearch(problem, control)
   const weigh = (plan: readonly CutPattern[]) => weighMix(problem, mixOf(problem, plan))
   let best: readonly CutPattern[] | null = null
@@ -162,7 +176,7 @@ export async function searchMixes(
     chosen.forEach(search.keep)
     better(chosen, bound)
   }
-  offer(firstPlan(problem, true))
+  offer(firstPlan(problem, 'all', control.over))
 
   for (const [n, { costs, limits }] of criteria(problem).entries()) {
     const ask = { demands, costs, limits, unmetCost: unmetCostOf(costs) }
@@ -183,7 +197,12 @@ export async function searchMixes(
     const mix = nextMix(problem, { cuts, barred, below }, control.over)
     if (mix === undefined) break
     if (mix === null) {
-      if (!best) return { status: unsettled === null ? 'infeasible' : 'bounded', patterns: null, bound: unsettled ?? bound }
+      if (!best)
+        return {
+          status: unsettled === null ? 'infeasible' : 'bounded',
+          patterns: null,
+          bound: unsettled ?? bound,
+        }
       const proven = unsettled === null
       const patterns = proven ? longestAmongLike(search, best, cuts) : best
       return { status: proven ? 'proven' : 'bounded', patterns, bound: unsettled ?? weigh(best).cost }
@@ -215,4 +234,3 @@ function longestAmongLike(
   })
   return longestOffcut(search, [patterns, ...others])
 }
-

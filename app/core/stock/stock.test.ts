@@ -10,7 +10,8 @@ import {
   planBoardsQuickly,
   toProblem,
 } from '.'
-import { relaxBoards } from './boardBound'
+import { relax } from './boardBound'
+import { beginSearch } from './patternPool'
 
 const solve = highsSolver(() => highs())
 
@@ -280,6 +281,13 @@ describe('laws', () => {
 
   test('the relaxation of one size is its total over the fullest board', () => {
     const problem = toProblem(request([cut(30, 10)], [[inches(96), 900]], eighth))
-    expect(relaxBoards(problem, problem.prices).value).toBeCloseTo((10 / 3) * 900, 6)
+    const { demands, limits, prices: costs } = problem
+    const relaxed = relax(beginSearch(problem, { over: () => false }), {
+      demands,
+      limits,
+      costs,
+      unmetCost: 9000,
+    })
+    expect(relaxed.value).toBeCloseTo((10 / 3) * 900, 6)
   })
 })
