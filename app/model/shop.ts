@@ -24,6 +24,8 @@ export function shopSchema(length: LengthSchema) {
           length: positive(length),
           /** null: price not known yet. */
           price: z.number().int().min(0).max(100_000_000).nullable(),
+          /** What such a board truly measures, where it runs over or short of what it is sold as. */
+          trueLength: positive(length).optional(),
         }),
       )
       .max(LIMITS.offers),

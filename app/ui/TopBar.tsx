@@ -46,6 +46,7 @@ export function TopBar() {
       </Home>
       <Tools>
         <AnywhereButtons />
+        <Away to="/yard">Yard</Away>
         <Away to="/crew">Crew</Away>
       </Tools>
     </Bar>

@@ -6,11 +6,22 @@ import { planSetups, type SawRow } from '~/core/cutting/setups'
 import { type Cuts, planSheets, type SheetDemand } from '~/core/sheets/stripSheets'
 import { type BoardPlan, type BoardRequest, planBoards } from '~/core/stock'
 import type { Sheet } from '~/model'
+import { alternativesOf } from '~/core/yard/alternatives'
+import { cheaperWays } from '~/core/yard/cheaperWays'
+import { piecesOfWall, type WallOfJob } from '~/core/yard/jobRequests'
 import { highsSolver } from './highsSolver'
 
 const solve = highsSolver(() => highs({ locateFile: () => wasmUrl }))
 
 const api = {
+  /** Every piece of these walls. */
+  pieces: (walls: readonly WallOfJob[]) => walls.flatMap(piecesOfWall),
+  /** What lengths come to one by one, and one more spare. */
+  alternatives(request: BoardRequest, plan: BoardPlan, ms: number) {
+    const end = performance.now() + ms
+    return alternativesOf(request, plan, solve, () => performance.now() > end)
+  },
+  cheaper: cheaperWays,
   setups: (rows: readonly SawRow[], saw: SawLimits) => planSetups(rows, saw),
   /** Looks until `ms` are over; each better plan is told on the way. */
   plan(request: BoardRequest, ms: number, better: (plan: BoardPlan) => void) {

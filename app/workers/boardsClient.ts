@@ -4,6 +4,9 @@ import type { SawRow, SetupPlan } from '~/core/cutting/setups'
 import type { Cuts, SheetDemand, SheetIssue, SheetPlan } from '~/core/sheets/stripSheets'
 import { proxy } from 'comlink'
 import { ok, type Result } from '~/length'
+import type { Alternatives } from '~/core/yard/alternatives'
+import type { CheaperAsked, CheaperWay } from '~/core/yard/cheaperWays'
+import type { JobPiece, WallOfJob } from '~/core/yard/jobRequests'
 import type { Sheet } from '~/model'
 import type { BoardsWorker } from './boards.worker'
 import { keptWorker, type WorkerJob } from './keptWorker'
@@ -54,4 +57,22 @@ export function proveSheets(
 /** Looks in a worker for an order of fewer set-ups, or the proof that there is none. */
 export function proveSetups(rows: readonly SawRow[], saw: SawLimits): WorkerJob<SetupPlan> {
   return boards.run((remote) => remote.setups(rows, saw) as Promise<SetupPlan>)
+}
+
+/** Every piece of a job's walls, worked out in a worker. */
+export function findPieces(walls: readonly WallOfJob[]): WorkerJob<readonly JobPiece[]> {
+  return boards.run((remote) => remote.pieces(walls) as Promise<readonly JobPiece[]>)
+}
+
+/** What the yard's lengths come to one by one and mixed, and one more spare: looked at for so long. */
+export function findAlternatives(
+  { request, plan }: { readonly request: BoardRequest; readonly plan: BoardPlan },
+  ms = 4_000,
+): WorkerJob<Alternatives> {
+  return boards.run((remote) => remote.alternatives(request, plan, ms) as Promise<Alternatives>)
+}
+
+/** What would make a job cheaper, worked out in a worker. */
+export function findCheaper(asked: CheaperAsked): WorkerJob<readonly CheaperWay[]> {
+  return boards.run((remote) => remote.cheaper(asked) as Promise<readonly CheaperWay[]>)
 }

@@ -20,7 +20,6 @@ function asking(pieces: readonly number[], boards: readonly Offered[], kerf = 0,
       id: `b${k}`,
       length: nanometers(length),
       price,
-      ...(limit === undefined ? {} : { limit }),
     })),
     pieces: pieces.map((length, i) => ({ id: `p${i}`, label: `L${length}`, length: nanometers(length) })),
   }

@@ -14,7 +14,7 @@ export function offersOf(materialId: string, { shop }: Settings): StockOffer[] {
   if (sheetId === undefined)
     return shop.offers
       .filter(({ material }) => material === materialId)
-      .map(({ id, length, price }) => ({ id, length, price }))
+      .map(({ id, length, trueLength, price }) => ({ id, length: trueLength ?? length, price }))
   return shop.sheets.filter(({ id }) => id === sheetId).map(({ id, length }) => ({ id, length, price: null }))
 }
 

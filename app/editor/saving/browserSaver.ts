@@ -1,4 +1,4 @@
-import type { Act, PageHistory, StoredDocument } from '~/model'
+import type { Act, PageHistory, StoredDocument, YardAct } from '~/model'
 import { createOutbox, type Outbox } from './outbox'
 import { createSaver, type Saver } from './saver'
 import { sendActs, sendChange, sendLeaving } from './sendChange'
@@ -28,4 +28,9 @@ export function browserSaver(
 /** The outbox of a wall's acts in the browser. */
 export function browserOutbox(url: string, wall: string, acts: readonly Act[]): Outbox {
   return createOutbox(wall, acts, { send: (bundle) => sendActs(url, bundle), shelf: browserShelf() })
+}
+
+/** The outbox of what happens to boards, in any job of the crew. */
+export function browserOutboxOf(url: string, name: string, acts: readonly YardAct[]): Outbox<YardAct> {
+  return createOutbox<YardAct>(name, acts, { send: (bundle) => sendActs(url, bundle), shelf: browserShelf() })
 }

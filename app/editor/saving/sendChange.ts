@@ -1,4 +1,4 @@
-import type { Act, PageAnswer, PageRequest } from '~/model'
+import type { PageAnswer, PageRequest } from '~/model'
 
 /** How long an answer may take: a server that hangs is as good as one that is away. */
 const ANSWER_WITHIN_MS = 15_000
@@ -41,7 +41,7 @@ export async function sendChange(url: string, request: PageRequest): Promise<Pag
 }
 
 /** Sends what was done at a wall; whether the server kept it. Throws `NoAnswer` where none came. */
-export async function sendActs(url: string, acts: readonly Act[]): Promise<boolean> {
+export async function sendActs(url: string, acts: readonly { readonly id: string }[]): Promise<boolean> {
   const answer = (await post(url, acts)) as { kept?: boolean }
   return answer.kept === true
 }

@@ -167,3 +167,68 @@ export const saws = sqliteTable('saws', {
   body: text('body').notNull(),
   keptAt: integer('kept_at').notNull(),
 })
+
+/** Materials the crew works with. */
+export const stockMaterials = sqliteTable('stock_materials', {
+  id: text('id').primaryKey(),
+  /** What it is called and measures, as the settings of a job have it, and its kind. */
+  body: text('body').notNull(),
+  position: integer('position').notNull(),
+})
+
+/** Who boards are bought from. */
+export const suppliers = sqliteTable('suppliers', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  /** Where its prices are asked for on this machine; null for one that sends lists. */
+  address: text('address'),
+})
+
+/** The lengths a material is sold in, with the price of the day. */
+export const stockLengths = sqliteTable(
+  'stock_lengths',
+  {
+    id: text('id').primaryKey(),
+    materialId: text('material_id')
+      .notNull()
+      .references(() => stockMaterials.id),
+    length: integer('length').notNull(),
+    trueLength: integer('true_length'),
+    price: integer('price'),
+    leastOrder: integer('least_order').notNull(),
+    supplierId: text('supplier_id').references(() => suppliers.id),
+    code: text('code').notNull(),
+    state: text('state', { enum: ['there', 'out', 'later'] }).notNull(),
+    there: text('there'),
+  },
+  (table) => [index('stock_lengths_by_material').on(table.materialId)],
+)
+
+/** What happened to boards, in any job of the crew: only ever added to. */
+export const yardActs = sqliteTable(
+  'yard_acts',
+  {
+    /** Made by the client, so that an act sent twice is kept once. */
+    id: text('id').primaryKey(),
+    kind: text('kind').notNull(),
+    /** The job it was done for; null for the crew's own. */
+    jobId: text('job_id').references(() => jobs.id),
+    body: text('body').notNull(),
+    member: text('member').references(() => members.id),
+    doneAt: integer('done_at').notNull(),
+    createdAt: integer('created_at').notNull(),
+  },
+  (table) => [index('yard_acts_by_job').on(table.jobId)],
+)
+
+/** Price lists that came in: the good rows wait until they are taken, the bad ones are told. */
+export const priceLists = sqliteTable('price_lists', {
+  id: text('id').primaryKey(),
+  supplierId: text('supplier_id')
+    .notNull()
+    .references(() => suppliers.id),
+  text: text('text').notNull(),
+  createdAt: integer('created_at').notNull(),
+  /** When its rows were taken, or it was put away; null while they wait. */
+  doneAt: integer('done_at'),
+})

@@ -1,0 +1,251 @@
+import { useMemo } from 'react'
+import { Link, useSearchParams } from 'react-router'
+import { styled } from 'styled-components'
+import { sourceOf } from '~/core/yard/jobRequests'
+import { shoppingList, shoppingSum } from '~/core/yard/shoppingList'
+import { boardsCut, nextLabel } from '~/core/yard/yardState'
+import type { CutBoard } from '~/core/stock'
+import { newToken } from '~/editor/saving/browserSaver'
+import { boardsText, count, materialName, money, sayWithUnit } from '~/messages'
+import { Button, LinkButton } from '~/ui/Button'
+import { Choice } from '~/ui/Choice'
+import { Fold } from '~/ui/Fold'
+import { Fractions } from '~/ui/Fractions'
+import { Alert, Row, Soft, Spread } from '~/ui/page'
+import { narrow, space, type } from '~/ui/theme'
+import { TopBar } from '~/ui/TopBar'
+import { worthRacking } from './BoardStack'
+import { BudgetPart } from './BudgetPart'
+import { MaterialSection } from './MaterialSection'
+import { PricesPart } from './PricesPart'
+import { type JobBoards, type JobData, type Scope, useJobBoards } from './useJobBoards'
+import { WallCostPart } from './WallCostPart'
+import { WishPart } from './WishPart'
+
+const Main = styled.main`
+  max-width: 1280px;
+  margin: 0 auto;
+  padding: ${space.l};
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 340px;
+  gap: ${space.l} ${space.xl};
+  align-items: start;
+  ${narrow} {
+    grid-template-columns: minmax(0, 1fr);
+    padding: ${space.m};
+  }
+`
+const Head = styled.div`
+  grid-column: 1 / -1;
+  display: grid;
+  gap: ${space.m};
+`
+const Column = styled.div`
+  display: grid;
+  gap: ${space.l};
+  min-width: 0;
+`
+const Figures = styled.dl`
+  display: flex;
+  flex-wrap: wrap;
+  gap: ${space.s} ${space.xl};
+  min-height: 56px;
+  & dd {
+    font-size: ${type.title};
+    font-weight: 700;
+  }
+  & dt {
+    font-size: ${type.small};
+    color: var(--ink-soft);
+  }
+`
+
+function scopeFrom(text: string | null, data: JobData): Scope {
+  if (text?.startsWith('room:') && data.rooms.some(({ id }) => `room:${id}` === text)) return text as Scope
+  if (text?.startsWith('wall:') && data.walls.some(({ id }) => `wall:${id}` === text)) return text as Scope
+  return 'job'
+}
+
+/** The boards of a job, a room or a wall: what to buy, what is in hand, what is cut, what it costs. */
+export function JobBoardsPage({ job: data }: { readonly job: JobData }) {
+  const [params, setParams] = useSearchParams()
+  const scope = scopeFrom(params.get('for'), data)
+  const job = useJobBoards(data, scope)
+  const { boards, settings, chosen, bought } = job
+  const plans = boards.materials.flatMap(({ result }) => (result.ok ? [result.value] : []))
+  const groups = useMemo(
+    () => shoppingList(plans, scope === 'job' ? bought : [], settings, data.stock),
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- plans follow the boards
+    [boards, bought, settings, data, scope],
+  )
+  const sum = shoppingSum(groups)
+  const toBuy = plans.flatMap((plan) => plan.boards.filter(({ offerId }) => sourceOf(offerId).from === 'buy'))
+  const held = plans.reduce((n, plan) => n + plan.boards.length, 0) - toBuy.length
+  const names = new Map<string, string>([
+    ['job', boardsText.whole],
+    ...data.rooms.map(({ id, name }) => [`room:${id}`, boardsText.room(name)] as const),
+    ...data.walls.map(({ id, name }) => [`wall:${id}`, boardsText.wall(name)] as const),
+  ])
+  const record = useCutting(data.id, job)
+  return (
+    <>
+      <TopBar />
+      <Main>
+        <Head>
+          <Spread>
+            <div>
+              <h1>{boardsText.title}</h1>
+              <Link to={`/jobs/${data.id}`}>{data.name}</Link>
+            </div>
+            <Row>
+              <LinkButton href={`/jobs/${data.id}/boards/list`}>{boardsText.list}</LinkButton>
+              <Choice<string>
+                label={boardsText.scope}
+                value={scope}
+                options={[...names].map(([id, text]) => ({ id, text }))}
+                onChange={(id) => setParams(id === 'job' ? {} : { for: id }, { replace: true })}
+              />
+            </Row>
+          </Spread>
+          <Figures role="status" data-state={boards.searching ? 'searching' : job.state}>
+            {job.state === 'known' ? (
+              <>
+                <div>
+                  <dd data-testid="to-buy">{toBuy.length}</dd>
+                  <dt>{boardsText.toBuy(toBuy.length).replace(/^\d+ /, '')}</dt>
+                </div>
+                <div>
+                  <dd data-testid="to-pay">{money(sum.toSpend, settings.currency)}</dd>
+                  <dt>{boardsText.toPay}</dt>
+                </div>
+                <div>
+                  <dd data-testid="in-hand">{held}</dd>
+                  <dt>{boardsText.inHand}</dt>
+                </div>
+              </>
+            ) : job.walls.length > 0 ? (
+              <Soft as="div">{job.state === 'failed' ? boardsText.broken : boardsText.working}</Soft>
+            ) : null}
+          </Figures>
+          <Left data={data} chosen={chosen} />
+        </Head>
+        <Column>
+          {boards.materials.map((material) => (
+            <MaterialSection
+              key={material.request.materialId}
+              material={material}
+              job={job}
+              onCut={record.cut}
+            />
+          ))}
+          {boards.materials.length === 0 && (job.state === 'known' || job.walls.length === 0) ? (
+            <Soft>{boardsText.none}</Soft>
+          ) : null}
+          <WallCostPart job={job} />
+          <CutAlready data={data} job={job} onUncut={record.uncut} />
+        </Column>
+        <Column as="aside" aria-label={boardsText.wishes}>
+          <PricesPart data={data} job={job} />
+          <BudgetPart data={data} job={job} scope={scope} scopeName={names.get(scope) ?? ''} sum={sum} />
+          <WishPart jobId={data.id} job={job} />
+        </Column>
+      </Main>
+    </>
+  )
+}
+
+/** Boards are cut and racked, or were not after all. */
+function useCutting(jobId: string, { yard, wanted, settings }: JobBoards) {
+  const cut = (material: string, board: CutBoard) => {
+    const source = sourceOf(board.offerId)
+    const id = newToken()
+    const nominal =
+      source.from === 'buy'
+        ? (settings.shop.offers.find((offer) => offer.id === source.offer)?.length ?? board.length)
+        : source.from === 'rack'
+          ? board.length
+          : source.length
+    const common = { job: jobId, material, length: nominal }
+    // a board that is cut was bought, whether it was ticked in the shop or not
+    if (source.from === 'buy') yard.record({ kind: 'bought', ...common, count: 1, paid: null })
+    yard.record({
+      kind: 'boardCut',
+      id,
+      ...common,
+      from: source.from === 'buy' ? 'bought' : source.from,
+      offcut: source.from === 'rack' ? source.offcut : null,
+      pieces: board.pieces.map(({ pieceId }) => pieceId),
+      left: board.offcut,
+    })
+    const left = worthRacking(board, wanted.wish.rackFrom)
+    if (left !== null)
+      yard.record({
+        kind: 'racked',
+        job: jobId,
+        material,
+        length: left,
+        label: nextLabel(yard.acts),
+        of: id,
+      })
+  }
+  return { cut, uncut: (id: string) => void yard.record({ kind: 'boardUncut', job: jobId, cut: id }) }
+}
+
+function Left({ data, chosen }: { readonly data: JobData; readonly chosen: JobData['walls'] }) {
+  const cut = chosen.filter((wall) => wall.cut).map(({ name }) => name)
+  return (
+    <>
+      {cut.length > 0 ? <Soft>{boardsText.cutWalls(cut)}</Soft> : null}
+      {data.unreadable.length > 0 ? <Alert>{boardsText.unreadable(data.unreadable)}</Alert> : null}
+    </>
+  )
+}
+
+function CutAlready({
+  data,
+  job,
+  onUncut,
+}: {
+  readonly data: JobData
+  readonly job: JobBoards
+  readonly onUncut: (id: string) => void
+}) {
+  const { yard, wording } = job
+  const done = boardsCut(yard.acts).filter((board) => board.job === data.id)
+  if (done.length === 0) return null
+  const racked = new Map(
+    yard.acts.flatMap((act) => (act.kind === 'racked' && act.of ? [[act.of, act] as const] : [])),
+  )
+  return (
+    <Fold title={boardsText.cutAlready} aside={String(done.length)} open>
+      <ul>
+        {done.map((board) => {
+          const name = `${materialName(board.material, wording)} ${sayWithUnit(board.length, wording)}`
+          const rack = racked.get(board.id)
+          return (
+            <li key={board.id} data-cut={board.id}>
+              <Spread>
+                <span>
+                  <Fractions text={name} />
+                  {', '}
+                  {count(board.pieces.length, 'piece')}
+                  {', '}
+                  <Fractions
+                    text={
+                      rack
+                        ? boardsText.rackAs(rack.label, sayWithUnit(rack.length, wording))
+                        : boardsText.firewood(sayWithUnit(board.left, wording))
+                    }
+                  />
+                </span>
+                <Button $kind="quiet" aria-label={boardsText.uncut(name)} onPress={() => onUncut(board.id)}>
+                  ↶
+                </Button>
+              </Spread>
+            </li>
+          )
+        })}
+      </ul>
+    </Fold>
+  )
+}

@@ -1,0 +1,114 @@
+import { useMemo } from 'react'
+import { useWorkerAnswer } from '~/editor/useWorkerAnswer'
+import { usePlannedBoards } from '~/editor/usePlannedBoards'
+import { useYard } from '~/editor/useYard'
+import { inHandOf, jobRequests, type JobWish, stillToCut, type WallOfJob } from '~/core/yard/jobRequests'
+import { stockChanges } from '~/core/yard/stockChanges'
+import { boughtOf, wishOf } from '~/core/yard/yardState'
+import type { Wording } from '~/messages'
+import type { Bodies, Settings, StockLength, StockMaterial, Supplier, YardAct } from '~/model'
+import { findPieces } from '~/workers/boardsClient'
+
+interface Kept<Body> {
+  readonly id: string
+  readonly revision: number
+  readonly body: Body
+}
+
+export interface JobData {
+  readonly id: string
+  readonly name: string
+  readonly rooms: readonly { readonly id: string; readonly name: string }[]
+  readonly walls: readonly {
+    readonly id: string
+    readonly name: string
+    readonly room: string
+    readonly cut: boolean
+    readonly survey: Kept<Bodies['survey']>
+    readonly design: Kept<Bodies['design']>
+  }[]
+  readonly unreadable: readonly string[]
+  readonly settings: Kept<Settings>
+  readonly stock: {
+    readonly materials: readonly StockMaterial[]
+    readonly lengths: readonly StockLength[]
+    readonly suppliers: readonly Supplier[]
+  }
+  readonly acts: readonly YardAct[]
+}
+
+/** What is planned together: the job, a room (room:id) or a wall (wall:id). */
+export type Scope = 'job' | `room:${string}` | `wall:${string}`
+
+const isIn = (scope: Scope, { id, room }: JobData['walls'][number]) =>
+  scope === 'job' || scope === `room:${room}` || scope === `wall:${id}`
+
+/** The boards of a job, a room or a wall: its pieces, what is in hand, the plan of each material as it gets better. */
+export function useJobBoards(job: JobData, scope: Scope) {
+  const yard = useYard(job.acts)
+  const { acts } = yard
+  const settings = job.settings.body
+  const chosen = useMemo(() => job.walls.filter((wall) => isIn(scope, wall)), [job, scope])
+  const walls = useMemo(
+    () =>
+      chosen
+        .filter(({ cut }) => !cut)
+        .map(({ id, name, survey, design }): WallOfJob => {
+          return { id, name, workpiece: { wall: { survey: survey.body, design: design.body }, settings } }
+        }),
+    [chosen, settings],
+  )
+  const { answer, failed, searching } = useWorkerAnswer(walls, findPieces, walls.length > 0)
+  const all = useMemo(() => (searching ? [] : (answer ?? [])), [answer, searching])
+  const used = useMemo(() => [...new Set(all.map(({ material }) => material))], [all])
+  const stateOf = useMemo(() => {
+    const of = (state: StockLength['state']) =>
+      settings.shop.offers.filter((offer) =>
+        job.stock.lengths.some(
+          (each) => each.material === offer.material && each.length === offer.length && each.state === state,
+        ),
+      )
+    return { out: of('out'), later: of('later') }
+  }, [job, settings])
+  const wanted = useMemo(
+    (): JobWish => ({
+      wish: wishOf(acts, job.id),
+      inHand: inHandOf(acts, job.id),
+      out: stateOf.out.map(({ id }) => id),
+    }),
+    [acts, job, stateOf],
+  )
+  const pieces = useMemo(() => stillToCut(all, acts, job.id), [all, acts, job])
+  const several = walls.length > 1
+  const requests = useMemo(() => {
+    const names = new Map(walls.map(({ id, name }) => [id, name]))
+    return jobRequests(pieces, settings, wanted, ({ label, wall }) =>
+      several ? `${label} ${names.get(wall) ?? ''}` : label,
+    )
+  }, [pieces, settings, wanted, walls, several])
+  const boards = usePlannedBoards(requests)
+  const wording = useMemo(
+    (): Wording & { readonly currency: string } => ({
+      format: { units: settings.units, tape: settings.tape },
+      materials: settings.materials,
+      currency: settings.currency,
+    }),
+    [settings],
+  )
+  return {
+    yard,
+    settings,
+    chosen,
+    walls,
+    pieces,
+    wanted,
+    boards,
+    wording,
+    bought: useMemo(() => boughtOf(acts, job.id), [acts, job]),
+    changes: useMemo(() => stockChanges(used, settings, job.stock.lengths), [used, settings, job]),
+    outOfStock: stateOf.out.filter(({ material }) => used.includes(material)),
+    later: stateOf.later.filter(({ material }) => used.includes(material)),
+    state: failed ? ('failed' as const) : searching ? ('working' as const) : ('known' as const),
+  }
+}
+export type JobBoards = ReturnType<typeof useJobBoards>

@@ -1,0 +1,107 @@
+import { data } from 'react-router'
+import type { Route } from './+types/yard'
+import { readPriceList } from '~/core/yard/priceList'
+import { YardPage } from '~/features/yard/YardPage'
+import { onDatabase } from '~/server/database.server'
+import type { Database } from '~/server/db/database.server'
+import { lastJob, habitSettings } from '~/server/habits.server'
+import { formOf, textOf } from '~/server/forms.server'
+import { askSupplier, STAND_IN } from '~/server/suppliers.server'
+import { moodOf, setMood, SUPPLIER_MOODS } from '~/server/supplierStandIn.server'
+import * as yard from '~/server/yard.server'
+
+export const meta = () => [{ title: 'The yard · Regla' }]
+
+/** How lengths and money are written here: as in the job that was worked on last. */
+function writing(db: Database) {
+  const last = lastJob(db)
+  const settings = last && habitSettings(db, last.id)
+  return {
+    units: settings?.units ?? ('inches' as const),
+    tape: settings?.tape ?? ('1/16' as const),
+    currency: settings?.currency ?? 'USD',
+  }
+}
+
+export function loader() {
+  return onDatabase((db) => {
+    const stock = yard.stockOf(db)
+    const { units, tape, currency } = writing(db)
+    return {
+      stock,
+      acts: yard.yardActsOf(db),
+      units,
+      tape,
+      currency,
+      lists: yard.waitingLists(db).map(({ text, ...list }) => ({
+        ...list,
+        ...readPriceList(text, stock.materials, units),
+      })),
+      mood: moodOf(),
+    }
+  })
+}
+
+export async function action({ request }: Route.ActionArgs) {
+  const form = await formOf(request)
+  const intent = textOf(form, 'intent')
+  const supplier = textOf(form, 'supplier')
+  if (intent === 'ask') {
+    const known = onDatabase((db) => yard.stockOf(db).suppliers.find(({ id }) => id === supplier))
+    if (!known) throw data('There is no such supplier.', { status: 404 })
+    return { asked: { supplier, ...(await askSupplier(onDatabase, known)) } }
+  }
+  if (intent === 'mood') {
+    const mood = SUPPLIER_MOODS.find((each) => each === textOf(form, 'mood'))
+    if (!mood) throw data('The stand-in does not know how to behave like that.', { status: 400 })
+    await setMood(mood)
+    return {}
+  }
+  return onDatabase((db) => carryOut(db, intent, form))
+}
+
+function posted(form: FormData): unknown {
+  try {
+    return JSON.parse(textOf(form, 'value'))
+  } catch {
+    return null
+  }
+}
+
+function carryOut(db: Database, intent: string, form: FormData) {
+  const said = (kept: boolean) => (kept ? {} : { refused: intent })
+  switch (intent) {
+    case 'saveLength':
+      return said(yard.saveLength(db, posted(form)))
+    case 'dropLength':
+      yard.dropLength(db, textOf(form, 'id'))
+      return {}
+    case 'saveMaterial':
+      return said(yard.saveMaterial(db, posted(form)))
+    case 'addSupplier':
+      return said(yard.addSupplier(db, { name: textOf(form, 'name'), address: null }) !== null)
+    case 'addStandIn':
+      return said(yard.addSupplier(db, { name: 'Stand-in Lumber', address: STAND_IN }, STAND_IN) !== null)
+    case 'bringList':
+      return said(yard.bringList(db, textOf(form, 'supplier'), textOf(form, 'text')))
+    case 'takeList':
+    case 'leaveList': {
+      const list = yard.waitingLists(db).find(({ id }) => id === textOf(form, 'list'))
+      if (!list) return said(false)
+      if (intent === 'leaveList') yard.endList(db, list.id)
+      else {
+        const { rows } = readPriceList(list.text, yard.stockOf(db).materials, writing(db).units)
+        yard.takeList(db, list, rows)
+      }
+      return {}
+    }
+    default:
+      throw data(`Nobody knows how to “${intent.slice(0, 40)}” in the yard.`, { status: 400 })
+  }
+}
+
+export default function Yard({ loaderData, actionData }: Route.ComponentProps) {
+  const asked = actionData && 'asked' in actionData ? actionData.asked : null
+  const refused = actionData && 'refused' in actionData ? actionData.refused : null
+  return <YardPage {...loaderData} asked={asked ?? null} refused={refused ?? null} />
+}
