@@ -18,6 +18,8 @@ const base = {
 export default {
   // only against hanging: how quick a thing is belongs to the bench, and machines differ
   testTimeout: 600_000,
+  // as many as there are cores: the machines this runs on have two, and one would stand idle
+  maxWorkers: '100%',
   coverageProvider: 'babel',
   collectCoverageFrom: ['app/**/*.{ts,tsx}', '!app/**/*.d.ts'],
   projects: [

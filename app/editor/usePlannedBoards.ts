@@ -13,6 +13,8 @@ export interface MaterialBoards {
 export interface Boards {
   readonly materials: readonly MaterialBoards[]
   readonly searching: boolean
+  /** Every material has had its first turn: what is shown hardly changes any more. */
+  readonly looked: boolean
   /** A handle is held: these are the boards of the wall before the pull. */
   readonly rests: boolean
   readonly stop: () => void
@@ -36,10 +38,12 @@ export function usePlannedBoards(fresh: readonly BoardRequest[]): Boards {
     key: string
     results: readonly (Result<BoardPlan, BoardIssue> | null)[]
     over: boolean
+    looked: boolean
   }>({
     key: '',
     results: [],
     over: false,
+    looked: false,
   })
   const [stopped, setStopped] = useState('')
 
@@ -51,9 +55,13 @@ export function usePlannedBoards(fresh: readonly BoardRequest[]): Boards {
     const timer = setTimeout(async () => {
       const results: (Result<BoardPlan, BoardIssue> | null)[] = requests.map(() => null)
       let open = requests.flatMap((request, i) => (quick[i]?.ok ? [{ request, i }] : []))
-      const keep = (i: number, result: Result<BoardPlan, BoardIssue>, over: boolean) => {
+      let looked = false
+      const show = (over = false) => {
+        if (!ended) setProof({ key, results: [...results], over, looked })
+      }
+      const keep = (i: number, result: Result<BoardPlan, BoardIssue>) => {
         results[i] = result
-        if (!ended) setProof({ key, results: [...results], over })
+        show()
       }
       // every material has its turn before one that is hard has a longer one
       for (const [round, ms] of ROUNDS.entries()) {
@@ -61,17 +69,18 @@ export function usePlannedBoards(fresh: readonly BoardRequest[]): Boards {
         const next: typeof open = []
         for (const { request, i } of open) {
           if (ended) return
-          job = proveBoards(request, ms, (plan) => keep(i, { ok: true, value: plan }, false))
+          job = proveBoards(request, ms, (plan) => keep(i, { ok: true, value: plan }))
           try {
             const result = await job.answer
-            keep(i, result, false)
+            keep(i, result)
             if (result.ok && !result.value.proven) next.push({ request, i })
           } catch {
             // the best plan so far stands, with its bound, and the page says that it is not proven
             next.push({ request, i })
           }
         }
-        if (last || next.length === 0) setProof({ key, results: [...results], over: true })
+        looked = true
+        show(last || next.length === 0)
         if (next.length === 0) return
         open = next
       }
@@ -100,6 +109,7 @@ export function usePlannedBoards(fresh: readonly BoardRequest[]): Boards {
     return {
       materials,
       searching: materials.some(({ state }) => state === 'searching'),
+      looked: proof.key === key && proof.looked,
       rests: false,
       stop: () => setStopped(key),
     }

@@ -24,7 +24,7 @@ export const yardText = {
     'What the crew buys and what it has: lengths with the price of the day, boards on hand, offcuts on the rack. A job keeps the prices it took; a price that changes here is offered to it.',
   boards: 'Lengths and prices',
   invented: 'The prices it starts with are invented. Type yours, or take a supplier’s list in.',
-  columns: ['Length', 'Truly', 'Price', 'At least', 'From', 'On hand', ''],
+  columns: ['Length', 'Truly', 'Price', 'At least', 'From', 'On hand', 'Drop'],
   kind: (kind: StockKind) => KINDS[kind],
   state: (state: StockState, there: string | null) =>
     state === 'later' && there ? `there on ${there}` : STATES[state],
@@ -70,7 +70,6 @@ export const yardText = {
   rack: 'The rack',
   rackNone: 'No offcuts on the rack. Tick boards as they are cut and what is left of them comes here.',
   rackHelp: 'Write the label on the end. The next plan of any job takes these first.',
-  rackColumns: ['Label', 'Stuff', 'Length', 'Left of', ''],
   measured: (label: string) => `What ${label} measures`,
   gone: (label: string) => `${label} is not there any more`,
   add: 'Put an offcut on the rack',

@@ -1,6 +1,5 @@
 import { data } from 'react-router'
 import type { Route } from './+types/yard'
-import { readPriceList } from '~/core/yard/priceList'
 import { YardPage } from '~/features/yard/YardPage'
 import { onDatabase } from '~/server/database.server'
 import type { Database } from '~/server/db/database.server'
@@ -33,10 +32,7 @@ export function loader() {
       units,
       tape,
       currency,
-      lists: yard.waitingLists(db).map(({ text, ...list }) => ({
-        ...list,
-        ...readPriceList(text, stock.materials, units),
-      })),
+      lists: yard.listsRead(db, units),
       mood: moodOf(),
     }
   })
@@ -85,16 +81,12 @@ function carryOut(db: Database, intent: string, form: FormData) {
     case 'bringList':
       return said(yard.bringList(db, textOf(form, 'supplier'), textOf(form, 'text')))
     case 'takeList':
-    case 'leaveList': {
-      const list = yard.waitingLists(db).find(({ id }) => id === textOf(form, 'list'))
-      if (!list) return said(false)
-      if (intent === 'leaveList') yard.endList(db, list.id)
-      else {
-        const { rows } = readPriceList(list.text, yard.stockOf(db).materials, writing(db).units)
-        yard.takeList(db, list, rows)
-      }
+      return said(yard.takeWaiting(db, textOf(form, 'list'), writing(db).units))
+    case 'leaveList':
+      yard.endList(db, textOf(form, 'list'))
       return {}
-    }
+    case 'keepForCrew':
+      return said(yard.keepForCrew(db, posted(form)))
     default:
       throw data(`Nobody knows how to “${intent.slice(0, 40)}” in the yard.`, { status: 400 })
   }

@@ -7,6 +7,7 @@ import { workpieceOf } from '~/model'
 import { recordActs } from './acts.server'
 import { openAtStart } from './database.server'
 import type { Database } from './db/database.server'
+import { addDemoYard } from './demoYard.server'
 import { importJob, jobDetail, jobExists } from './jobs.server'
 import { wallPage } from './walls.server'
 
@@ -29,6 +30,7 @@ function addDemo(db: Database): void {
   beginMarking(db)
   cutOneWall(db)
   beginCutting(db)
+  addDemoYard(db, DEMO_JOB_ID, CUT_IN_DEMO)
 }
 
 /** The demo's first wall is being marked: its first strips are on the wall. */

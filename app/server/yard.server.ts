@@ -1,6 +1,7 @@
 import { asc, desc, eq, isNull } from 'drizzle-orm'
 import { z } from 'zod'
-import type { PriceRow } from '~/core/yard/priceList'
+import { type PriceRow, priceListCsv, readPriceList } from '~/core/yard/priceList'
+import type { Units } from '~/length'
 import { startStock } from '~/core/yard/startStock'
 import {
   LIMITS,
@@ -204,4 +205,40 @@ export function recordYard(db: Database, posted: unknown, member: string | null 
   })
   db.insert(yardActs).values(rows).onConflictDoNothing().run()
   return true
+}
+
+/** The lists that wait, as they are read now: what of each can be taken in, and what not. */
+export function listsRead(db: Database, units: Units) {
+  const { materials } = stockOf(db)
+  return waitingLists(db).map(({ id, supplier, text }) => ({
+    id,
+    supplier,
+    ...readPriceList(text, materials, units),
+  }))
+}
+
+/** Takes the good rows of a waiting list in; false where it does not wait any more. */
+export function takeWaiting(db: Database, id: string, units: Units): boolean {
+  const list = waitingLists(db).find((each) => each.id === id)
+  if (!list) return false
+  takeList(db, list, readPriceList(list.text, stockOf(db).materials, units).rows)
+  return true
+}
+
+/** The crew's lengths and prices as a file. */
+export function pricesCsv(db: Database): string {
+  return priceListCsv(stockOf(db).lengths)
+}
+
+const KEPT = z.strictObject({ material: MATERIAL, lengths: z.array(LENGTH).max(40) })
+
+/** Keeps a material of a job for the crew, with the lengths and prices the job has. */
+export function keepForCrew(db: Database, posted: unknown): boolean {
+  const read = KEPT.safeParse(posted)
+  if (!read.success) return false
+  return inTransaction(db, (tx) => {
+    if (!saveMaterial(tx, read.data.material)) return false
+    for (const length of read.data.lengths) saveLength(tx, length)
+    return true
+  })
 }

@@ -33,14 +33,27 @@ export function proveBoards(
   better: (plan: BoardPlan) => void = () => undefined,
 ): WorkerJob<Result<BoardPlan, BoardIssue>> {
   let best: BoardPlan | null = null
+  let over = false
+  // what is told comes by a door of its own, and may come after the answer
   const told = (plan: BoardPlan) => {
+    if (over) return
     best = plan
     better(plan)
   }
-  return boards.run(
+  const job = boards.run(
     (remote) => remote.plan(request, ms, proxy(told)) as Promise<Result<BoardPlan, BoardIssue>>,
     { ms: ms + GRACE_MS, inHand: () => (best ? ok(best) : null) },
   )
+  const ends = () => {
+    over = true
+  }
+  return {
+    answer: job.answer.finally(ends),
+    cancel: () => {
+      ends()
+      job.cancel()
+    },
+  }
 }
 
 /** Proves in a worker how few sheets of one size do. */

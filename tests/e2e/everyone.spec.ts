@@ -2,6 +2,8 @@ import type { Page } from '@playwright/test'
 import { expect, expectAccessible, expectSaved, openDemoWall, openStage, pickWord, test } from './page'
 
 const STAGES = ['Measure', 'Lay out', 'Mark', 'Cut', 'Buy'] as const
+/** The yard and the boards of a job. */
+const YARD = ['/yard', '/jobs/demo/boards', '/jobs/demo/boards/list']
 type Theme = 'light' | 'dark' | 'site' | 'forced'
 
 /** The page as it stands in another theme: the colors change, the elements stay. */
@@ -42,8 +44,12 @@ for (const { width, height, themes } of [
   }) => {
     test.setTimeout(240_000)
     await page.setViewportSize({ width, height })
-    for (const path of ['/', '/jobs/new', '/jobs/demo', '/crew', '/devices', '/no/such/page']) {
+    for (const path of ['/', '/jobs/new', '/jobs/demo', '/crew', '/devices', '/no/such/page', ...YARD]) {
       await page.goto(path)
+      if (path.includes('/boards'))
+        await expect(page.locator('[data-state]:not([data-state=working])')).toHaveCount(1, {
+          timeout: 60_000,
+        })
       await expectAccessibleIn(page, themes)
     }
     await page.goto('/jobs/demo')
@@ -279,7 +285,7 @@ for (const size of [
     const href = await page.getByRole('link', { name: 'Window wall', exact: true }).getAttribute('href')
     const wall = (href ?? '').replace(/\/\w+$/, '')
     const stages = ['measure', 'layout', 'mark', 'cut', 'buy'].map((stage) => `${wall}/${stage}`)
-    for (const path of ['/', '/jobs/new', '/jobs/demo', ...stages]) {
+    for (const path of ['/', '/jobs/new', '/jobs/demo', ...stages, ...YARD]) {
       await page.goto(path)
       const { shift, what } = await jumped()
       expect([path, shift < 0.02 || `${shift}: ${what.join(' | ')}`]).toEqual([path, true])

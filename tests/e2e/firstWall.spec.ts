@@ -51,7 +51,7 @@ test('a new user: new job, wall, change the gap, marks, cut list, boards, reload
   const cutRows = await page.locator('[data-row]').allTextContents()
 
   await openStage(page, 'Buy')
-  await expect(page.locator('[data-material="pine-1x3"]')).toContainText('proven')
+  await expect(page.locator('[data-material="pine-1x3"]')).toContainText(/proven/i)
   const boards = await page.getByTestId('boards-of-material').allTextContents()
 
   await page.reload()

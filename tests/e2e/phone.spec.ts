@@ -76,9 +76,13 @@ test.describe('on a phone', () => {
     await page.goto('/jobs/demo')
     expect(await sideways(page)).toBeLessThanOrEqual(0)
     expect(await smallTargets(page, 44)).toEqual([])
-    await page.goto('/')
-    expect(await sideways(page)).toBeLessThanOrEqual(0)
-    expect(await smallTargets(page, 44)).toEqual([])
+    for (const path of ['/', '/yard', '/jobs/demo/boards', '/jobs/demo/boards/list']) {
+      await page.goto(path)
+      if (path.includes('boards'))
+        await expect(page.locator('[data-state=working]')).toHaveCount(0, { timeout: 60_000 })
+      expect([path, await sideways(page)]).toEqual([path, 0])
+      expect([path, await smallTargets(page, 44)]).toEqual([path, []])
+    }
     await page.goto('/jobs/demo')
     await page.getByRole('link', { name: 'All walls of Dining room together' }).click()
     await expect(page.getByRole('heading', { level: 1 })).toContainText('wall by wall')

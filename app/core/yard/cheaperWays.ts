@@ -35,11 +35,11 @@ export interface CheaperAsked {
   readonly wanted: JobWish
 }
 
-/** What boards of these pieces cost; null where a price is missing or something finds no board. */
+/** What boards of these pieces cost, as far as prices are known; null where something finds no board. */
 function costOf(pieces: readonly JobPiece[], settings: Settings, wanted: JobWish): number | null {
   return jobRequests(pieces, settings, wanted).reduce((sum: number | null, request) => {
     const found = firstBoards(request)
-    return sum === null || !found.ok || found.value.cost === null ? null : sum + found.value.cost
+    return sum === null || !found.ok ? null : sum + found.value.known.sum
   }, 0)
 }
 

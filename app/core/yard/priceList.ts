@@ -166,5 +166,7 @@ export function priceListCsv(lengths: readonly StockLength[]): string {
     there: each.there ?? '',
     true_length: each.trueLength === null ? '' : exactText(each.trueLength),
   }))
+  // of no rows the heading alone, and no empty one
+  if (data.length === 0) return `${PRICE_COLUMNS.join(',')}\r\n`
   return `${Papa.unparse({ fields: [...PRICE_COLUMNS], data }, { newline: '\r\n' })}\r\n`
 }

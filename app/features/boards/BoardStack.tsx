@@ -41,6 +41,20 @@ const Picture = styled.svg`
   height: 40px;
   overflow: visible;
 `
+/** The letters of the pieces on the board itself. */
+const Letters = styled.div`
+  grid-column: 1;
+  position: relative;
+  height: 0;
+  & span {
+    position: absolute;
+    top: -34px;
+    transform: translateX(-50%);
+    font-weight: 650;
+    color: var(--rod-ink);
+    white-space: nowrap;
+  }
+`
 const Pieces = styled.p`
   grid-column: 1;
   font-size: ${type.small};
@@ -171,7 +185,16 @@ export function BoardStack({ plan, settings, rack, wording, onCut }: BoardStackP
               </span>
               <Fractions text={leftText(board.offcut, wording)} />
             </Head>
-            <BoardPicture board={board} longest={longest} />
+            <div>
+              <BoardPicture board={board} longest={longest} />
+              <Letters aria-hidden="true">
+                {board.pieces.map(({ pieceId, label, from, length }) => (
+                  <span key={pieceId} style={{ left: `${((from + length / 2) / longest) * 100}%` }}>
+                    {label.replace(/^spare /, '+').split(' ')[0]}
+                  </span>
+                ))}
+              </Letters>
+            </div>
             <Pieces>
               <Fractions text={piecesText(board, wording)} />
             </Pieces>

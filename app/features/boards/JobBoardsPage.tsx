@@ -35,21 +35,35 @@ const Main = styled.main`
     padding: ${space.m};
   }
 `
+const ToJob = styled(Link)`
+  display: inline-flex;
+  align-items: center;
+  min-height: 44px;
+`
 const Head = styled.div`
   grid-column: 1 / -1;
   display: grid;
   gap: ${space.m};
+`
+/** The two columns, which come when there is something in them: nothing moves then. */
+const Planned = styled.div`
+  display: contents;
 `
 const Column = styled.div`
   display: grid;
   gap: ${space.l};
   min-width: 0;
 `
-const Figures = styled.dl`
-  display: flex;
-  flex-wrap: wrap;
-  gap: ${space.s} ${space.xl};
+const Figures = styled.div`
   min-height: 56px;
+  ${narrow} {
+    min-height: 128px;
+  }
+  & dl {
+    display: flex;
+    flex-wrap: wrap;
+    gap: ${space.s} ${space.xl};
+  }
   & dd {
     font-size: ${type.title};
     font-weight: 700;
@@ -95,7 +109,7 @@ export function JobBoardsPage({ job: data }: { readonly job: JobData }) {
           <Spread>
             <div>
               <h1>{boardsText.title}</h1>
-              <Link to={`/jobs/${data.id}`}>{data.name}</Link>
+              <ToJob to={`/jobs/${data.id}`}>{data.name}</ToJob>
             </div>
             <Row>
               <LinkButton href={`/jobs/${data.id}/boards/list`}>{boardsText.list}</LinkButton>
@@ -107,9 +121,10 @@ export function JobBoardsPage({ job: data }: { readonly job: JobData }) {
               />
             </Row>
           </Spread>
+          <Left data={data} chosen={chosen} />
           <Figures role="status" data-state={boards.searching ? 'searching' : job.state}>
             {job.state === 'known' ? (
-              <>
+              <dl>
                 <div>
                   <dd data-testid="to-buy">{toBuy.length}</dd>
                   <dt>{boardsText.toBuy(toBuy.length).replace(/^\d+ /, '')}</dt>
@@ -122,33 +137,36 @@ export function JobBoardsPage({ job: data }: { readonly job: JobData }) {
                   <dd data-testid="in-hand">{held}</dd>
                   <dt>{boardsText.inHand}</dt>
                 </div>
-              </>
+              </dl>
             ) : job.walls.length > 0 ? (
               <Soft as="div">{job.state === 'failed' ? boardsText.broken : boardsText.working}</Soft>
             ) : null}
           </Figures>
-          <Left data={data} chosen={chosen} />
         </Head>
-        <Column>
-          {boards.materials.map((material) => (
-            <MaterialSection
-              key={material.request.materialId}
-              material={material}
-              job={job}
-              onCut={record.cut}
-            />
-          ))}
-          {boards.materials.length === 0 && (job.state === 'known' || job.walls.length === 0) ? (
-            <Soft>{boardsText.none}</Soft>
-          ) : null}
-          <WallCostPart job={job} />
-          <CutAlready data={data} job={job} onUncut={record.uncut} />
-        </Column>
-        <Column as="aside" aria-label={boardsText.wishes}>
-          <PricesPart data={data} job={job} />
-          <BudgetPart data={data} job={job} scope={scope} scopeName={names.get(scope) ?? ''} sum={sum} />
-          <WishPart jobId={data.id} job={job} />
-        </Column>
+        {job.state === 'working' && job.walls.length > 0 ? null : (
+          <Planned>
+            <Column>
+              {boards.materials.map((material) => (
+                <MaterialSection
+                  key={material.request.materialId}
+                  material={material}
+                  job={job}
+                  onCut={record.cut}
+                />
+              ))}
+              {boards.materials.length === 0 && (job.state === 'known' || job.walls.length === 0) ? (
+                <Soft>{boardsText.none}</Soft>
+              ) : null}
+              <WallCostPart job={job} />
+              <CutAlready data={data} job={job} onUncut={record.uncut} />
+            </Column>
+            <Column as="aside" aria-label={boardsText.wishes}>
+              <PricesPart data={data} job={job} />
+              <WishPart jobId={data.id} job={job} />
+              <BudgetPart data={data} job={job} scope={scope} scopeName={names.get(scope) ?? ''} sum={sum} />
+            </Column>
+          </Planned>
+        )}
       </Main>
     </>
   )

@@ -22,6 +22,7 @@ import { Fold } from '~/ui/Fold'
 import { Fractions } from '~/ui/Fractions'
 import { Row, Soft, Spread } from '~/ui/page'
 import { Table } from '~/ui/Table'
+import { Wide } from '~/ui/Wide'
 import { narrow, space, type } from '~/ui/theme'
 import { findAlternatives } from '~/workers/boardsClient'
 import { BoardStack } from './BoardStack'
@@ -48,8 +49,12 @@ const Buy = styled.p`
   font-size: ${type.title};
   font-weight: 700;
 `
-const Wide = styled.div`
-  overflow-x: auto;
+/** A line that comes later has its place from the start. */
+const Line = styled.p`
+  min-height: 1.6em;
+  ${narrow} {
+    min-height: 3.2em;
+  }
 `
 
 /** 4 of 8 ft + 2 of 12 ft: what of a plan is bought. */
@@ -107,6 +112,9 @@ export function MaterialSection({
   const held = plan.boards.length - bought.length
   const looksLike = byLengthText(byTotalLength(plan), plan)
   const mixes = searching ? [] : (answer?.choices ?? [])
+  // of many the sums come first, and the boards where they are asked for
+  const few = job.boards.materials.length <= 2 || plan.boards.length <= 3
+  const lengths = request.offers.filter(({ id }) => id.startsWith('buy:')).length
   const best = Math.min(...mixes.map(({ cost }) => cost ?? Infinity))
   return (
     <Section data-material={request.materialId} data-proven={plan.proven} aria-label={name}>
@@ -136,22 +144,24 @@ export function MaterialSection({
           {knownCostText(plan.known)}, {(plan.waste * 100).toFixed(1)} % {boardsText.wasteAll}
         </Soft>
       </Spread>
-      {looksLike ? <p data-testid="looks-like">{looksLike}</p> : null}
-      <BoardStack
-        plan={plan}
-        settings={settings}
-        rack={rack}
-        wording={wording}
-        onCut={(board) => onCut(request.materialId, board)}
-      />
-      {answer?.oneMore && !searching ? (
-        <p data-testid="one-more">
+      <Line data-testid="looks-like">{looksLike ?? ''}</Line>
+      <Fold title={boardsText.howCut} aside={String(plan.boards.length)} open={few}>
+        <BoardStack
+          plan={plan}
+          settings={settings}
+          rack={rack}
+          wording={wording}
+          onCut={(board) => onCut(request.materialId, board)}
+        />
+      </Fold>
+      <Line data-testid="one-more">
+        {answer?.oneMore && !searching ? (
           <Fractions text={oneMorePieceText(answer.oneMore, { ...wording, currency })} />
-        </p>
-      ) : null}
-      {mixes.length > 1 ? (
-        <Fold title={boardsText.mixes} aside={String(mixes.length)}>
-          {mixes.every(({ cost }) => cost !== null) ? (
+        ) : null}
+      </Line>
+      {lengths > 1 ? (
+        <Fold title={boardsText.mixes}>
+          {mixes.length > 0 && mixes.every(({ cost }) => cost !== null) ? (
             <Charted>
               <MixChart
                 label={boardsText.mixChart}
@@ -165,7 +175,7 @@ export function MaterialSection({
               />
             </Charted>
           ) : null}
-          <Wide>
+          <Wide label={`${boardsText.mixes}: ${name}`}>
             <Table aria-label={`${boardsText.mixes}, ${name}`}>
               <thead>
                 <tr>

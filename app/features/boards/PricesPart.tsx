@@ -1,8 +1,9 @@
 import { useState } from 'react'
-import { Link, useRevalidator } from 'react-router'
+import { useFetcher, useRevalidator } from 'react-router'
+import type { Material, Settings, StockKind } from '~/model'
 import { takeChanges } from '~/core/yard/stockChanges'
 import { boardsText, lineName, materialName, stockChangeText } from '~/messages'
-import { Button } from '~/ui/Button'
+import { Button, LinkButton } from '~/ui/Button'
 import { Fractions } from '~/ui/Fractions'
 import { Alert, Sheet, Soft } from '~/ui/page'
 import { saveWall } from './saveWall'
@@ -14,7 +15,17 @@ export function PricesPart({ data, job }: { readonly data: JobData; readonly job
   const { revalidate } = useRevalidator()
   const [failed, setFailed] = useState(false)
   const [wall] = data.walls
-  if (changes.length === 0 && outOfStock.length === 0 && later.length === 0) return null
+  const fetcher = useFetcher()
+  const kept = new Set(data.stock.materials.map(({ material }) => material.id))
+  const strange = job.boards.materials
+    .map(({ request }) => settings.materials.find(({ id }) => id === request.materialId))
+    .filter((material) => material !== undefined && !kept.has(material.id))
+  const keep = (material: Material) =>
+    void fetcher.submit(
+      { intent: 'keepForCrew', value: JSON.stringify(keptOf(material, settings)) },
+      { method: 'post', action: '/yard' },
+    )
+  if (changes.length + outOfStock.length + later.length + strange.length === 0) return null
   const take = async () => {
     if (!wall) return
     const offers = takeChanges(settings.shop.offers, changes)
@@ -56,7 +67,42 @@ export function PricesPart({ data, job }: { readonly data: JobData; readonly job
           {failed ? <Alert role="alert">{boardsText.pricesAway}</Alert> : null}
         </>
       ) : null}
-      <Link to="/yard">{boardsText.yard}</Link>
+      {strange.map((material) =>
+        material ? (
+          <div key={material.id}>
+            <Soft>
+              <Fractions text={boardsText.notKept(materialName(material.id, wording))} />
+            </Soft>
+            <Button onPress={() => keep(material)}>
+              <Fractions text={boardsText.keep(materialName(material.id, wording))} />
+            </Button>
+          </div>
+        ) : null,
+      )}
+      <LinkButton href="/yard">{boardsText.yard}</LinkButton>
     </Sheet>
   )
+}
+
+/** A job's material as the crew keeps it, with the lengths the job has of it. */
+function keptOf(material: Material, { shop }: Settings) {
+  const molded: StockKind = material.make?.profile === 'molded' ? 'molding' : 'square'
+  const kind: StockKind = material.make?.edges === 'eased' && molded === 'square' ? 'eased' : molded
+  return {
+    material: { material, kind },
+    lengths: shop.offers
+      .filter((offer) => offer.material === material.id)
+      .map(({ length, price, trueLength }) => ({
+        id: `${material.id}-${length}`.slice(0, 64),
+        material: material.id,
+        length,
+        trueLength: trueLength ?? null,
+        price,
+        leastOrder: 1,
+        supplier: null,
+        code: '',
+        state: 'there',
+        there: null,
+      })),
+  }
 }

@@ -1,6 +1,5 @@
-import { Check, Minus } from 'lucide-react'
+import { Check, Minus, Plus } from 'lucide-react'
 import { useMemo, useState } from 'react'
-import { Link } from 'react-router'
 import { styled } from 'styled-components'
 import { shoppingCsv } from '~/core/yard/shoppingCsv'
 import { type ShoppingLine, shoppingList, shoppingSum } from '~/core/yard/shoppingList'
@@ -73,7 +72,7 @@ export function ShoppingPage({ job: data }: { readonly job: JobData }) {
   const sum = shoppingSum(groups)
   const cash = { ...wording, currency }
   const text = shoppingAsText(groups, cash, data.name)
-  const known = job.state === 'known' || job.walls.length === 0
+  const known = job.walls.length === 0 || (job.state === 'known' && (boards.looked || !boards.searching))
   const open = groups.some(({ lines }) => lines.some(({ need, inCart }) => inCart < need))
   const take = (line: ShoppingLine, count: number, paid: number | null = null) =>
     yard.record({
@@ -111,7 +110,11 @@ export function ShoppingPage({ job: data }: { readonly job: JobData }) {
             </div>
             <LinkButton href={`/jobs/${data.id}/boards`}>{shoppingText.back}</LinkButton>
           </Spread>
-          <p role="status" data-testid="sum" data-state={boards.searching ? 'searching' : job.state}>
+          <p
+            role="status"
+            data-testid="sum"
+            data-state={known ? (boards.searching ? 'searching' : job.state) : 'working'}
+          >
             {known ? sumText(sum, currency) : boardsText.working}
           </p>
           {yard.waiting > 0 ? <Soft data-testid="waiting">{shoppingText.waiting(yard.waiting)}</Soft> : null}
@@ -148,7 +151,7 @@ export function ShoppingPage({ job: data }: { readonly job: JobData }) {
             <span role="status">{said}</span>
           </Row>
           {said === shoppingText.notCopied ? <pre>{text}</pre> : null}
-          <Link to="/yard">{boardsText.yard}</Link>
+          <LinkButton href="/yard">{boardsText.yard}</LinkButton>
         </OnPaper>
       </PageMain>
     </>
@@ -182,7 +185,7 @@ function ListLine({
         aria-label={shoppingText.inCart(name)}
         onPress={() => onTake(1)}
       >
-        <Check size={24} aria-hidden />
+        {isDone ? <Check size={24} aria-hidden /> : <Plus size={24} aria-hidden />}
       </Take>
       <span>
         <Big>

@@ -1,16 +1,13 @@
 import { lazy, useMemo } from 'react'
-import { styled } from 'styled-components'
 import { costByWall } from '~/core/yard/costByWall'
 import { boardsText, materialName, money } from '~/messages'
 import { Fold } from '~/ui/Fold'
 import { Table } from '~/ui/Table'
+import { Wide } from '~/ui/Wide'
 import { Charted } from './Charted'
 import type { JobBoards } from './useJobBoards'
 
 const WallCostChart = lazy(() => import('./WallCostChart'))
-const Wide = styled.div`
-  overflow-x: auto;
-`
 
 /** What the boards of each wall cost by stuff, as a chart and as the same numbers. */
 export function WallCostPart({ job }: { readonly job: JobBoards }) {
@@ -38,7 +35,7 @@ export function WallCostPart({ job }: { readonly job: JobBoards }) {
           }))}
         />
       </Charted>
-      <Wide>
+      <Wide label={`${boardsText.byWall}, ${boardsText.sum}`}>
         <Table aria-label={boardsText.byWall}>
           <thead>
             <tr>
@@ -56,7 +53,7 @@ export function WallCostPart({ job }: { readonly job: JobBoards }) {
               <tr key={id}>
                 <th scope="row">{name}</th>
                 {stuff.map((material) => (
-                  <td key={material}>{cash(of(material, id))}</td>
+                  <td key={material}>{of(material, id) === 0 ? '–' : cash(of(material, id))}</td>
                 ))}
                 <td className="number">{cash(sumOf(id))}</td>
               </tr>

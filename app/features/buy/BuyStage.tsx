@@ -1,3 +1,4 @@
+import { Link } from 'react-router'
 import { styled } from 'styled-components'
 import { BoardRows } from '~/editor/BoardRows'
 import { Findings } from '~/editor/Findings'
@@ -6,13 +7,17 @@ import { useWallEditor } from '~/editor/WallEditor'
 import { WallStage } from '~/editor/WallStage'
 import { Column, Heading, Side, Split } from '~/editor/Workbench'
 import { batchAdvice } from '~/core/cutting/batch'
-import { addKnownCosts, tightBoards } from '~/core/stock'
-import { TAKEN_OFF } from '~/model'
+import { addKnownCosts, type CutBoard, tightBoards } from '~/core/stock'
+import { byTotalLength } from '~/core/yard/alternatives'
+import { type Offer, TAKEN_OFF } from '~/model'
 import {
   boardIssueText,
+  boardsText,
+  byLengthText,
   knownCostText,
   materialName,
   money,
+  provenText,
   say,
   sayStock,
   sheetText,
@@ -47,6 +52,11 @@ const Figures = styled.dl`
     }
   }
 `
+const ToJob = styled(Link)`
+  display: inline-flex;
+  align-items: center;
+  min-height: 44px;
+`
 const Material = styled.section`
   display: grid;
   gap: ${space.m};
@@ -69,6 +79,13 @@ function shopping(boards: readonly { length: MaterialBoards['request']['offers']
   return [...counts].sort(([a], [b]) => a - b)
 }
 
+/** Boards as long as they are sold, whatever they truly measure. */
+function asSold(boards: readonly CutBoard[], offers: readonly Offer[]) {
+  return boards.map(({ offerId, length }) => ({
+    length: offers.find(({ id }) => id === offerId)?.length ?? length,
+  }))
+}
+
 function MaterialPlan({ boards }: { boards: MaterialBoards }) {
   const { wording, workpiece, boards: all, plan: wallPlan } = useWallEditor()
   const { request, result, state } = boards
@@ -87,6 +104,7 @@ function MaterialPlan({ boards }: { boards: MaterialBoards }) {
     )
   const plan = result.value
   const spare = sparesText(plan.spares)
+  const looksLike = byLengthText(byTotalLength(plan), plan)
   const measured = new Set(
     wallPlan.cutList
       .filter((row) => batchAdvice(row, wallPlan.pieces, workpiece).advice !== 'batch')
@@ -100,17 +118,8 @@ function MaterialPlan({ boards }: { boards: MaterialBoards }) {
           <Fractions text={name} />
         </h2>
         <Search role="status">
-          {state === 'searching' ? (
-            <>
-              <Soft>
-                looking for a better plan; none costs less than{' '}
-                {plan.cost === null ? 'the least length' : money(plan.bound, currency)}
-              </Soft>
-              <Button onPress={all.stop}>Stop looking</Button>
-            </>
-          ) : (
-            <Soft>{plan.proven ? '✓ searched through: none is better' : 'the search was stopped'}</Soft>
-          )}
+          <Soft>{provenText(plan, state, currency)}</Soft>
+          {state === 'searching' ? <Button onPress={all.stop}>{boardsText.stop}</Button> : null}
         </Search>
       </Spread>
       <Figures>
@@ -118,7 +127,7 @@ function MaterialPlan({ boards }: { boards: MaterialBoards }) {
           <dd data-testid="boards-of-material">{plan.boards.length}</dd>
           <dt>
             <Fractions
-              text={shopping(plan.boards)
+              text={shopping(asSold(plan.boards, workpiece.settings.shop.offers))
                 .map(([length, n]) => `${n} of ${sayStock(length, wording)}`)
                 .join(' + ')}
             />
@@ -132,22 +141,11 @@ function MaterialPlan({ boards }: { boards: MaterialBoards }) {
           <dd>{(plan.waste * 100).toFixed(1)} %</dd>
           <dt>waste, kerfs too</dt>
         </div>
-        <div>
-          <dd>{plan.proven ? 'best' : 'good'}</dd>
-          <dt>
-            {plan.proven
-              ? plan.cost === null
-                ? 'proven: least length'
-                : 'proven: no plan costs less'
-              : state === 'stopped'
-                ? 'stopped before the proof'
-                : 'not proven yet'}
-          </dt>
-        </div>
       </Figures>
       {workpiece.settings.shop.ripped[request.materialId] === undefined ? null : (
         <Soft>{sheetText.rippedHere}</Soft>
       )}
+      {looksLike ? <p data-testid="looks-like">{looksLike}</p> : null}
       <p>
         <b>Spare: </b>
         {spare}
@@ -165,7 +163,7 @@ function MaterialPlan({ boards }: { boards: MaterialBoards }) {
 
 /** Stage: which boards to buy. */
 export function BuyStage() {
-  const { boards, plan, wording, workpiece } = useWallEditor()
+  const { boards, plan, wording, workpiece, identity } = useWallEditor()
   const used = [...new Set(plan.pieces.map(({ materialId }) => materialId))].filter((id) => id !== TAKEN_OFF)
   const known = addKnownCosts(
     boards.materials.flatMap(({ result }) => (result.ok ? [result.value.known] : [])),
@@ -185,6 +183,12 @@ export function BuyStage() {
           <MaterialPlan key={material.request.materialId} boards={material} />
         ))}
         {boards.materials.length === 0 ? <Soft>There are no pieces yet, so nothing to buy.</Soft> : null}
+        <Soft>
+          {boardsText.newOnly}{' '}
+          <ToJob to={`/jobs/${identity.job.id}/boards?for=wall:${identity.id}`}>
+            {boardsText.withInHand}
+          </ToJob>
+        </Soft>
         <WallStage height="230px" />
       </Column>
       <Side aria-label="The shop">

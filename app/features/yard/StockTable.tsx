@@ -15,12 +15,23 @@ import { FieldBox } from '~/ui/fields'
 import { PriceField } from '~/ui/PriceField'
 import { Row } from '~/ui/page'
 import { Table } from '~/ui/Table'
-import type { YardPageProps } from './YardPage'
+import { Wide } from '~/ui/Wide'
+import type { YardPageProps } from './yardProps'
 
-const Wide = styled.div`
-  overflow-x: auto;
+const Cells = styled.div`
   & .react-aria-NumberField {
     width: 76px;
+  }
+  & td button {
+    min-width: 48px;
+  }
+  /* the column says it */
+  & td label {
+    position: absolute;
+    width: 1px;
+    height: 1px;
+    overflow: hidden;
+    clip-path: inset(50%);
   }
 `
 
@@ -75,93 +86,96 @@ export function StockTable({
   ]
   return (
     <>
-      <Wide>
-        <Table aria-label={`${yardText.boards}, ${materialName(material, wording)}`}>
-          <thead>
-            <tr>
-              {yardText.columns.map((column) => (
-                <th key={column} scope="col">
-                  {column}
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {lengths.map((each) => {
-              const what = `${materialName(material, wording)} ${sayStock(each.length, wording)}`
-              return (
-                <tr key={each.id} data-length={each.id} data-state={each.state}>
-                  <th scope="row">
-                    <span className="number">{sayStock(each.length, wording)}</span>
-                    {each.state === 'there' ? null : <div>{yardText.state(each.state, each.there)}</div>}
+      <Wide label={`${yardText.boards}: ${materialName(material, wording)}`}>
+        <Cells>
+          <Table aria-label={`${yardText.boards}, ${materialName(material, wording)}`}>
+            <thead>
+              <tr>
+                {yardText.columns.map((column) => (
+                  <th key={column} scope="col">
+                    {column}
                   </th>
-                  <td>
-                    <CommitLength
-                      label={yardText.trueLength(what)}
-                      value={each.trueLength ?? each.length}
-                      format={wording.format}
-                      least={inches(6)}
-                      onDone={(trueLength) =>
-                        save({ ...each, trueLength: trueLength === each.length ? null : trueLength })
-                      }
-                    />
-                  </td>
-                  <td>
-                    <PriceField
-                      label={yardText.price(what)}
-                      value={each.price}
-                      currency={wording.currency}
-                      onChange={(price) => save({ ...each, price })}
-                    />
-                  </td>
-                  <td>
-                    <Whole
-                      label={yardText.least(what)}
-                      value={each.leastOrder}
-                      least={1}
-                      onDone={(leastOrder) => save({ ...each, leastOrder })}
-                    />
-                  </td>
-                  <td>
-                    <Choice<string>
-                      word
-                      label={yardText.from(what)}
-                      value={each.supplier ?? ''}
-                      options={supplierOptions}
-                      onChange={(id) => save({ ...each, supplier: id === '' ? null : id })}
-                    />
-                  </td>
-                  <td>
-                    <Whole
-                      label={yardText.onHand(what)}
-                      value={
-                        onHand.find((of) => of.material === material && of.length === each.length)?.count ?? 0
-                      }
-                      least={0}
-                      onDone={(count) =>
-                        yard.record({ kind: 'counted', material, length: each.length, count })
-                      }
-                    />
-                  </td>
-                  <td>
-                    <Button
-                      $kind="quiet"
-                      aria-label={yardText.drop(what)}
-                      onPress={() =>
-                        void fetcher.submit(
-                          { intent: 'dropLength', id: each.id },
-                          { method: 'post', action: '/yard' },
-                        )
-                      }
-                    >
-                      <Trash2 size={17} aria-hidden />
-                    </Button>
-                  </td>
-                </tr>
-              )
-            })}
-          </tbody>
-        </Table>
+                ))}
+              </tr>
+            </thead>
+            <tbody>
+              {lengths.map((each) => {
+                const what = `${materialName(material, wording)} ${sayStock(each.length, wording)}`
+                return (
+                  <tr key={each.id} data-length={each.id} data-state={each.state}>
+                    <th scope="row">
+                      <span className="number">{sayStock(each.length, wording)}</span>
+                      {each.state === 'there' ? null : <div>{yardText.state(each.state, each.there)}</div>}
+                    </th>
+                    <td>
+                      <CommitLength
+                        label={yardText.trueLength(what)}
+                        value={each.trueLength ?? each.length}
+                        format={wording.format}
+                        least={inches(6)}
+                        onDone={(trueLength) =>
+                          save({ ...each, trueLength: trueLength === each.length ? null : trueLength })
+                        }
+                      />
+                    </td>
+                    <td>
+                      <PriceField
+                        label={yardText.price(what)}
+                        value={each.price}
+                        currency={wording.currency}
+                        onChange={(price) => save({ ...each, price })}
+                      />
+                    </td>
+                    <td>
+                      <Whole
+                        label={yardText.least(what)}
+                        value={each.leastOrder}
+                        least={1}
+                        onDone={(leastOrder) => save({ ...each, leastOrder })}
+                      />
+                    </td>
+                    <td>
+                      <Choice<string>
+                        word
+                        label={yardText.from(what)}
+                        value={each.supplier ?? ''}
+                        options={supplierOptions}
+                        onChange={(id) => save({ ...each, supplier: id === '' ? null : id })}
+                      />
+                    </td>
+                    <td>
+                      <Whole
+                        label={yardText.onHand(what)}
+                        value={
+                          onHand.find((of) => of.material === material && of.length === each.length)?.count ??
+                          0
+                        }
+                        least={0}
+                        onDone={(count) =>
+                          yard.record({ kind: 'counted', material, length: each.length, count })
+                        }
+                      />
+                    </td>
+                    <td>
+                      <Button
+                        $kind="quiet"
+                        aria-label={yardText.drop(what)}
+                        onPress={() =>
+                          void fetcher.submit(
+                            { intent: 'dropLength', id: each.id },
+                            { method: 'post', action: '/yard' },
+                          )
+                        }
+                      >
+                        <Trash2 size={17} aria-hidden />
+                      </Button>
+                    </td>
+                  </tr>
+                )
+              })}
+            </tbody>
+          </Table>
+        </Cells>
       </Wide>
       <Row>
         <CommitLength

@@ -7,7 +7,7 @@ import { Fractions } from '~/ui/Fractions'
 import { Alert, Row, Sheet, Soft, Spread } from '~/ui/page'
 import { TextBox } from '~/ui/TextBox'
 import { TextLines } from '~/ui/TextLines'
-import type { YardPageProps } from './YardPage'
+import type { YardPageProps } from './yardProps'
 
 type SuppliersProps = YardPageProps & {
   readonly wording: Wording & { readonly currency: string }

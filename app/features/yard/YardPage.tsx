@@ -1,37 +1,14 @@
 import { useState } from 'react'
 import { LinkButton } from '~/ui/Button'
 import { askedText, yardText } from '~/messages'
-import type { PriceProblem, PriceRow } from '~/core/yard/priceList'
 import { useYard } from '~/editor/useYard'
-import type { Tape, Units } from '~/length'
-import type { StockLength, StockMaterial, Supplier, YardAct } from '~/model'
 import { Choice } from '~/ui/Choice'
 import { Alert, PageMain, Row, Sheet, Soft, Spread } from '~/ui/page'
 import { TopBar } from '~/ui/TopBar'
 import { RackPart } from './RackPart'
 import { StockTable } from './StockTable'
+import type { YardPageProps } from './yardProps'
 import { SuppliersPart } from './SuppliersPart'
-
-export interface YardPageProps {
-  readonly stock: {
-    readonly materials: readonly StockMaterial[]
-    readonly lengths: readonly StockLength[]
-    readonly suppliers: readonly Supplier[]
-  }
-  readonly acts: readonly YardAct[]
-  readonly units: Units
-  readonly tape: Tape
-  readonly currency: string
-  readonly lists: readonly {
-    readonly id: string
-    readonly supplier: string
-    readonly rows: readonly PriceRow[]
-    readonly problems: readonly PriceProblem[]
-  }[]
-  readonly mood: keyof typeof yardText.moods
-  readonly asked: (Parameters<typeof askedText>[0] & { readonly supplier: string }) | null
-  readonly refused: string | null
-}
 
 /** What the crew buys and has: lengths and prices, suppliers, boards on hand, the rack. */
 export function YardPage(props: YardPageProps) {

@@ -1,0 +1,191 @@
+import { copyFileSync, mkdtempSync, readFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { readJobFile } from '~/core/files/readJobFile'
+import { rackOf } from '~/core/yard/yardState'
+import { inches } from '~/length'
+import { actsOf } from './acts.server'
+import { openDatabase, sqliteOf } from './db/database.server'
+import { addDemoYard } from './demoYard.server'
+import { jobBoards } from './jobBoards.server'
+import { exportJob, importJob, jobDetail } from './jobs.server'
+import { keptSaws } from './saws.server'
+import { moodOf, setMood, SUPPLIER_MOODS } from './supplierStandIn.server'
+import { askSupplier, STAND_IN } from './suppliers.server'
+import {
+  addSupplier,
+  bringList,
+  dropLength,
+  recordYard,
+  saveLength,
+  saveMaterial,
+  stockOf,
+  takeList,
+  waitingLists,
+  yardActsOf,
+} from './yard.server'
+
+function withJob() {
+  const db = openDatabase(':memory:')
+  const file = readJobFile(readFileSync('examples/metric-study.regla.json', 'utf8'))
+  if (!file.ok) throw new Error('the example is broken')
+  importJob(db, file.value, 'job')
+  return db
+}
+
+describe('the crew’s stock', () => {
+  test('begins with the usual sizes; lengths are changed, added, dropped; what can’t be read or stands twice is refused', () => {
+    const db = openDatabase(':memory:')
+    const [first] = stockOf(db).lengths
+    if (!first) throw new Error('no stock')
+    expect(saveLength(db, { ...first, price: 1234, trueLength: inches(96.25) })).toBe(true)
+    expect(stockOf(db).lengths.find(({ id }) => id === first.id)).toMatchObject({ price: 1234 })
+    const fresh = { ...first, id: 'fresh', length: inches(168) }
+    expect(saveLength(db, fresh)).toBe(true)
+    expect(saveLength(db, { ...fresh, id: 'again' })).toBe(false)
+    expect(saveLength(db, { ...fresh, price: -1 })).toBe(false)
+    expect(saveLength(db, { ...fresh, supplier: 'nobody' })).toBe(false)
+    expect(saveLength(db, { ...fresh, material: 'nothing' })).toBe(false)
+    dropLength(db, 'fresh')
+    expect(stockOf(db).lengths.some(({ id }) => id === 'fresh')).toBe(false)
+    const [kept] = stockOf(db).materials
+    expect(saveMaterial(db, { ...kept, kind: 'eased' })).toBe(true)
+    expect(stockOf(db).materials[0]?.kind).toBe('eased')
+    expect(saveMaterial(db, { kind: 'plank' })).toBe(false)
+  })
+
+  test('a list waits until it is taken, whole; the next of the same supplier takes its place', () => {
+    const db = openDatabase(':memory:')
+    const supplier = addSupplier(db, { name: 'Some yard', address: null }) ?? ''
+    expect(addSupplier(db, { name: ' ', address: null })).toBeNull()
+    expect(bringList(db, 'nobody', 'x')).toBe(false)
+    expect(bringList(db, supplier, 'first')).toBe(true)
+    expect(bringList(db, supplier, 'second')).toBe(true)
+    const [list, ...more] = waitingLists(db)
+    if (!list) throw new Error('no list waits')
+    expect([list.text, more]).toEqual(['second', []])
+    const row = {
+      line: 2,
+      code: 'c',
+      material: 'pine-1x3',
+      length: inches(96),
+      trueLength: null,
+      price: 555,
+      leastOrder: 3,
+      state: 'out' as const,
+      there: null,
+    }
+    takeList(db, list, [row, { ...row, length: inches(84), price: null }])
+    expect(waitingLists(db)).toEqual([])
+    const of = (long: number) =>
+      stockOf(db).lengths.find(({ material, length }) => material === 'pine-1x3' && length === inches(long))
+    expect(of(96)).toMatchObject({ id: 'pine-1x3-8', price: 555, leastOrder: 3, state: 'out', supplier })
+    expect(of(84)).toMatchObject({ price: null })
+  })
+})
+
+describe('what happens to boards', () => {
+  const racked = (id: string, job: string | null) => ({
+    id,
+    kind: 'racked',
+    doneAt: 5,
+    material: 'pine-1x3',
+    length: inches(30),
+    label: 'R1',
+    job,
+    of: null,
+  })
+
+  test('is kept once, of a job there is, and read back as it was', () => {
+    const db = withJob()
+    const acts = [racked('act-0000001', null), racked('act-0000002', 'job')]
+    expect(recordYard(db, acts)).toBe(true)
+    expect(recordYard(db, acts)).toBe(true)
+    expect(yardActsOf(db)).toEqual(acts)
+    expect(recordYard(db, [racked('act-0000003', 'no-such-job')])).toBe(false)
+    expect(recordYard(db, [{ ...racked('act-0000004', null), length: -1 }])).toBe(false)
+    expect(recordYard(db, 'rubbish')).toBe(false)
+    expect(rackOf(yardActsOf(db))).toHaveLength(2)
+  })
+
+  test('a job’s boards bring all its walls; a job there is not is null', () => {
+    const db = withJob()
+    expect(jobBoards(db, 'job')?.walls.length).toBeGreaterThan(0)
+    expect(jobBoards(db, 'nobody')).toBeNull()
+  })
+
+  test('the demo’s yard is whole: a list with good and bad rows, a rack, boards bought and cut, a budget', () => {
+    const db = openDatabase(':memory:')
+    const file = readJobFile(readFileSync('examples/tern-cottage.regla.json', 'utf8'))
+    if (!file.ok) throw new Error('the demo is broken')
+    importJob(db, file.value, 'demo')
+    addDemoYard(db, 'demo', 'Chimney breast')
+    expect(new Set(yardActsOf(db).map(({ kind }) => kind))).toEqual(
+      new Set(['counted', 'bought', 'boardCut', 'racked', 'budget', 'wished']),
+    )
+    expect(waitingLists(db)).toHaveLength(1)
+  })
+})
+
+describe('the supplier on this machine', () => {
+  const asked = (db: ReturnType<typeof openDatabase>, address: string | null = STAND_IN) =>
+    askSupplier((work) => work(db), { id: STAND_IN, name: 'Stand-in', address })
+  const prices = (db: ReturnType<typeof openDatabase>) => stockOf(db).lengths.map(({ price }) => price)
+
+  test('has everything, is sold out, dearer, late; away or garbled nothing changes and it says why', async () => {
+    const db = openDatabase(':memory:')
+    addSupplier(db, { name: 'Stand-in', address: STAND_IN }, STAND_IN)
+    expect(await asked(db)).toMatchObject({ kind: 'taken', out: 0, later: 0, unknown: 0 })
+    const usual = prices(db)
+    expect(await asked(db)).toMatchObject({ kind: 'taken', changed: 0 })
+    await setMood('soldOut')
+    const out = await asked(db)
+    expect(out.kind === 'taken' && out.out).toBeGreaterThan(0)
+    expect(stockOf(db).lengths.some(({ state }) => state === 'out')).toBe(true)
+    await setMood('later')
+    const late = await asked(db)
+    expect(late.kind === 'taken' && late.later).toBeGreaterThan(0)
+    await setMood('dearer')
+    await asked(db)
+    const dear = prices(db)
+    expect(dear.every((price, i) => (price ?? 0) > (usual[i] ?? 0))).toBe(true)
+    for (const mood of ['away', 'garbled'] as const) {
+      await setMood(mood)
+      expect(await asked(db)).toEqual({ kind: mood === 'away' ? 'unreachable' : 'garbled' })
+      expect(prices(db)).toEqual(dear)
+    }
+    await setMood('usual')
+    expect([moodOf(), SUPPLIER_MOODS.length]).toEqual(['usual', 6])
+    expect((await asked(db)).kind).toBe('taken')
+    expect(prices(db)).toEqual(usual)
+  })
+
+  test('only this machine is asked, and a supplier without an address is not', async () => {
+    const db = openDatabase(':memory:')
+    expect(await asked(db, null)).toEqual({ kind: 'noAddress' })
+    for (const address of ['http://example.org', 'https://127.0.0.1', 'file:///etc/passwd', 'nonsense'])
+      expect(await asked(db, address)).toEqual({ kind: 'notHere' })
+    expect(await asked(db, 'http://127.0.0.1:9')).toEqual({ kind: 'unreachable' })
+  })
+})
+
+test('a database from before the yard opens with nothing lost, and has a yard', () => {
+  const file = join(mkdtempSync(join(tmpdir(), 'regla-')), 'regla.db')
+  copyFileSync('tests/versions/database-2.sqlite', file)
+  const db = openDatabase(file)
+  const wall = jobDetail(db, 'job-then')?.rooms[0]?.walls[0]
+  expect(wall?.name).toBe('Desk wall')
+  expect(actsOf(db, wall?.id ?? '').map(({ id }) => id)).toEqual(['then-mark-1', 'then-cut-01'])
+  expect(keptSaws(db).map(({ name }) => name)).toEqual(['Old saw'])
+  const then = readJobFile(readFileSync('examples/metric-study.regla.json', 'utf8'))
+  if (!then.ok) throw new Error('the example is broken')
+  const { settings } = exportJob(db, 'job-then') ?? {}
+  expect(settings).toEqual(then.value.settings)
+  expect(stockOf(db).lengths.length).toBeGreaterThan(0)
+  expect(jobBoards(db, 'job-then')?.walls).toHaveLength(
+    then.value.rooms.reduce((sum, { walls }) => sum + walls.length, 0),
+  )
+  const sqlite = sqliteOf(db)
+  expect(sqlite.pragma('foreign_key_check')).toEqual([])
+  expect(sqlite.pragma('integrity_check', { simple: true })).toBe('ok')
+})
