@@ -11,6 +11,7 @@ process.on('message', ({ request, timeLimitMs }: SearchAsked) => {
   const end = performance.now() + timeLimitMs
   void planBoards(request, solve, {
     over: () => performance.now() > end,
+    secondsLeft: () => (end - performance.now()) / 1000,
     better: (plan) => tell({ better: plan }),
   }).then((result) => tell({ done: result }))
 })

@@ -25,6 +25,16 @@ function parsed(text: string): unknown {
 
 const solve = highsSolver(() => highs())
 
+/** How long the boards of one material of one wall are looked at. */
+const BOARDS_MS = 10_000
+function patience() {
+  const end = performance.now() + BOARDS_MS
+  return {
+    over: () => performance.now() > end,
+    secondsLeft: () => (end - performance.now()) / 1000,
+  }
+}
+
 /** The plan of one file, or what is wrong with it, a line each. */
 async function planOf(path: string): Promise<{ plan: object } | { problems: string[] }> {
   if (!existsSync(path)) return { problems: [`${path}: there is no such file.`] }
@@ -32,7 +42,7 @@ async function planOf(path: string): Promise<{ plan: object } | { problems: stri
   const file = readJobFile(text)
   if (!file.ok)
     return { problems: file.issue.map((problem) => fileProblemText(problem, unitsOf(parsed(text)))) }
-  return { plan: await planJob(file.value, solve) }
+  return { plan: await planJob(file.value, solve, patience) }
 }
 
 /** One file is printed to be read; of several each is a line, in the order they were given. */

@@ -11,6 +11,7 @@ import { proposalCards } from '~/core/judgement/cards'
 import { heightProposals } from '~/core/judgement/heights'
 import { propose } from '~/core/judgement/propose'
 import { readJobFile } from '~/core/files/readJobFile'
+import { benchBoards } from './benchBoards'
 import { boardRequests, planBoards, planBoardsQuickly } from '~/core/stock'
 import { inches } from '~/length'
 import {
@@ -155,6 +156,8 @@ console.log(`strips struck below: ${computePlan(bands(11)).layout.moves?.moves[0
 await measure('200 lines, one move changed: plan and findings', 200, () =>
   computePlan(bands(11 + (turn++ % 16) / 16)),
 )
+
+await benchBoards()
 
 const file = readJobFile(readFileSync('examples/tern-cottage.regla.json', 'utf8'))
 if (!file.ok) throw new Error('the demo file is broken')

@@ -61,13 +61,23 @@ const PICTURES = [
     },
   },
   {
-    name: 'cut-not-ready',
-    wall: 'Window wall',
-    stage: 'cut',
+    name: 'boards',
+    path: '/jobs/demo/boards',
     size: DESK,
-    then: press('button:has-text("Not ready to cut")'),
+    then: async (page) => {
+      await page.locator('[data-material="pine-1x3"][data-proven=true]').waitFor({ timeout: 60_000 })
+      const fold = page.locator('[data-material="pine-1x3"]').getByRole('button', { name: /^What is cut/ })
+      await fold.click()
+      await fold.evaluate((node) => window.scrollBy(0, node.getBoundingClientRect().top - 260))
+    },
   },
-  { name: 'devices', path: '/devices', size: DESK },
+  { name: 'yard', path: '/yard', size: DESK },
+  {
+    name: 'phone-list',
+    path: '/jobs/demo/boards/list',
+    size: PHONE,
+    then: (page) => page.locator('[data-line]').first().waitFor({ timeout: 60_000 }),
+  },
   {
     name: 'crew',
     path: '/crew',
@@ -85,7 +95,6 @@ const PICTURES = [
   { name: 'cut', wall: 'Desk wall', stage: 'cut', size: DESK, then: press('[data-row="D"] button') },
   { name: 'buy', wall: 'Long wall', stage: 'buy', size: DESK },
   { name: 'phone-mark', wall: 'Long wall', stage: 'mark', size: PHONE },
-  { name: 'phone-layout', wall: 'Long wall', stage: 'layout', size: PHONE },
   {
     name: 'phone-cut',
     wall: 'Desk wall',

@@ -12,7 +12,14 @@ import {
   type StripMarks,
 } from './marks/runningMarks'
 import type { Lap, Notch } from './pieces'
-import { type BoardIssue, type BoardPlan, boardRequests, planBoards, type SolveInteger } from './stock'
+import {
+  type BoardIssue,
+  type BoardPlan,
+  boardRequests,
+  planBoards,
+  type SearchControl,
+  type SolveInteger,
+} from './stock'
 
 function marked({ exact, tick, side }: TapeReading, format: LengthFormat) {
   return { nm: exact, text: formatLengthWithUnit(tick, format), tick, side }
@@ -59,14 +66,19 @@ function saidBoards(result: Result<BoardPlan, BoardIssue>, format: LengthFormat)
   }
 }
 
-async function planWall(wall: WallDocument, settings: Settings, solve: SolveInteger) {
+async function planWall(
+  wall: WallDocument,
+  settings: Settings,
+  solve: SolveInteger,
+  control: () => SearchControl,
+) {
   const format: LengthFormat = { units: settings.units, tape: settings.tape }
   const plan = computePlan({ wall, settings })
   const { layout, closing } = plan
   const spacer = spacerBlock(layout, 'left', settings.tape)
   const atHead = runningMarks(layout, 'left', settings.tape, 'head')
   const boards = await Promise.all(
-    boardRequests(plan.cutList, settings).map((request) => planBoards(request, solve)),
+    boardRequests(plan.cutList, settings).map((request) => planBoards(request, solve, control())),
   )
   return {
     closing: closing && {
@@ -136,14 +148,19 @@ async function planWall(wall: WallDocument, settings: Settings, solve: SolveInte
 
 /**
  * The plan of every wall of a job as one plain document: lengths both exact (whole nanometers, fractional
- * where a running value is) and as printed to the job's tape. The shape of `npm run plan`.
+ * where a running value is) and as printed to the job's tape. The shape of `npm run plan`. `control` says when the search
+ * of one material's boards is ended: what it has then stands with its bound.
  */
-export async function planJob(file: JobFile, solve: SolveInteger) {
+export async function planJob(
+  file: JobFile,
+  solve: SolveInteger,
+  control: () => SearchControl = () => ({ over: () => false }),
+) {
   const rooms = []
   for (const room of file.rooms) {
     const walls = []
     for (const { id, name, survey, design } of room.walls)
-      walls.push({ id, name, ...(await planWall({ survey, design }, file.settings, solve)) })
+      walls.push({ id, name, ...(await planWall({ survey, design }, file.settings, solve, control)) })
     rooms.push({ id: room.id, name: room.name, walls })
   }
   return { format: 'regla-plan' as const, version: 1 as const, job: file.name, rooms }

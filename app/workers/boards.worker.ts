@@ -13,20 +13,26 @@ import { highsSolver } from './highsSolver'
 
 const solve = highsSolver(() => highs({ locateFile: () => wasmUrl }))
 
+/** A search that ends by the clock. */
+const until = (end: number) => ({
+  over: () => performance.now() > end,
+  secondsLeft: () => (end - performance.now()) / 1000,
+})
+
 const api = {
   /** Every piece of these walls. */
   pieces: (walls: readonly WallOfJob[]) => walls.flatMap(piecesOfWall),
   /** What lengths come to one by one, and one more spare. */
   alternatives(request: BoardRequest, plan: BoardPlan, ms: number) {
     const end = performance.now() + ms
-    return alternativesOf(request, plan, solve, () => performance.now() > end)
+    return alternativesOf(request, plan, solve, until(end).over)
   },
   cheaper: cheaperWays,
   setups: (rows: readonly SawRow[], saw: SawLimits) => planSetups(rows, saw),
   /** Looks until `ms` are over; each better plan is told on the way. */
   plan(request: BoardRequest, ms: number, better: (plan: BoardPlan) => void) {
     const end = performance.now() + ms
-    return planBoards(request, solve, { over: () => performance.now() > end, better })
+    return planBoards(request, solve, { ...until(end), better })
   },
   sheets: (sheet: Sheet, demands: readonly SheetDemand[], cuts: Cuts) =>
     planSheets(sheet, demands, cuts, solve),

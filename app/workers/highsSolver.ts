@@ -9,14 +9,17 @@ const TIME_LIMIT = 20
 /** Puts the HiGHS solver behind the core's door. `load` differs between browser and Node. */
 export function highsSolver(load: () => Promise<Highs>): SolveInteger {
   let loading: Promise<Highs> | null = null
-  return async (program) => {
+  return async (program, seconds = TIME_LIMIT) => {
     loading ??= load()
     const highs = await loading.catch((error: unknown) => {
       // what failed to load is asked for again the next time
       loading = null
       throw error
     })
-    const solution = highs.solve(program, { time_limit: TIME_LIMIT, output_flag: false })
+    const solution = highs.solve(program, {
+      time_limit: Math.max(0.05, Math.min(TIME_LIMIT, seconds)),
+      output_flag: false,
+    })
     if (solution.Status === 'Infeasible') return { status: 'infeasible' }
     if (solution.Status !== 'Optimal') return { status: 'unsettled' }
     const values = Object.entries(solution.Columns).map(

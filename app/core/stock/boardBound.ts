@@ -13,6 +13,7 @@ export interface MixCut {
 
 const EPS = 1e-9
 const SCALE = 1e7
+const SHORTLIST = 24
 
 /**
  * Turns duals into a cut: item values rounded down to whole numbers, each board worth the most valuable
@@ -69,9 +70,9 @@ export function relax(search: CuttingSearch, ask: RelaxAsk): LpOptimum {
     const unmet: Column = { cost: unmetCost, entries: [[i, 1]] }
     if (limited.length > 0) return unmet
     // boards without limit: each size begins on the kind that holds it cheapest
-    return pool.reduce((best: Column, pattern) => {
+    return (search.alone[i] ?? []).reduce((best: Column, pattern) => {
       const [first] = pattern.held
-      if (pattern.held.length !== 1 || first?.[0] !== i || !mayUse(pattern)) return best
+      if (!first || !mayUse(pattern)) return best
       const before = best.entries[0]?.[1] ?? 1
       const cost = costs[pattern.room] ?? 0
       return cost / first[1] < best.cost / before ? { cost, entries: pattern.held, pattern } : best
@@ -83,15 +84,54 @@ export function relax(search: CuttingSearch, ask: RelaxAsk): LpOptimum {
     ...demands.map((_, i) => alone(i)),
     ...limited.map((_, row): Column => ({ cost: 0, entries: [[m + row, 1]] })),
   ]
-  const usable = pool.filter(mayUse)
-  const gainOf = ({ room, held }: PooledPattern, duals: readonly number[]) => {
+  const usable: PooledPattern[] = []
+  // read in every round: what each usable pattern holds, one after the other in plain numbers
+  const begins: number[] = [0]
+  const sizes: number[] = []
+  const counts: number[] = []
+  const use = (pattern: PooledPattern) => {
+    usable.push(pattern)
+    for (const [i, n] of pattern.held) {
+      sizes.push(i)
+      counts.push(n)
+    }
+    begins.push(sizes.length)
+  }
+  for (const pattern of pool) if (mayUse(pattern)) use(pattern)
+  const gainAt = (p: number, room: number, duals: readonly number[]) => {
     const row = rowOf[room] ?? -1
     let gain = (row < 0 ? 0 : (duals[row] ?? 0)) - (costs[room] ?? 0)
-    for (const [i, n] of held) gain += n * (duals[i] ?? 0)
+    const end = begins[p + 1] ?? 0
+    for (let e = begins[p] ?? 0; e < end; e++) gain += (counts[e] ?? 0) * (duals[sizes[e] ?? 0] ?? 0)
     return gain
   }
   const scale = Math.max(1, ...costs.filter(Number.isFinite))
   const least = 1e-8 * (costs.some((cost) => cost > 0) ? scale : 1)
+  /** The patterns that would help most when all were last looked at: looked at first until none of them helps. */
+  let shortlist: number[] = []
+  const improving = (duals: readonly number[]) => {
+    const gains: { p: number; gain: number }[] = []
+    for (let p = 0; p < usable.length; p++) {
+      const gain = gainAt(p, usable[p]?.room ?? 0, duals)
+      if (gain > least) gains.push({ p, gain })
+    }
+    shortlist = gains
+      .sort((a, b) => b.gain - a.gain)
+      .slice(0, SHORTLIST)
+      .map(({ p }) => p)
+    return shortlist
+  }
+  const bestOf = (among: readonly number[], duals: readonly number[]): PooledPattern | null => {
+    let best: PooledPattern | null = null
+    let most = least
+    for (const p of among) {
+      const gain = gainAt(p, usable[p]?.room ?? 0, duals)
+      if (gain <= most) continue
+      most = gain
+      best = usable[p] ?? null
+    }
+    return best
+  }
   let fillings = 0
   const optimum = minimizeByColumns(
     [...demands, ...limited.map((k) => limits[k] ?? 0)],
@@ -104,19 +144,9 @@ export function relax(search: CuttingSearch, ask: RelaxAsk): LpOptimum {
       }
       for (let row = 0; row < limited.length; row++)
         if ((duals[m + row] ?? 0) > EPS * scale) return { cost: 0, entries: [[m + row, 1]] }
-      let best: PooledPattern | null = null
-      let most = least
-      const look = (pattern: PooledPattern) => {
-        const gain = gainOf(pattern, duals)
-        if (gain > most) {
-          most = gain
-          best = pattern
-        }
-      }
-      usable.forEach(look)
-      if (best) return columnOf(best)
+      const known = bestOf(shortlist, duals) ?? bestOf(improving(duals), duals)
+      if (known !== null) return columnOf(known)
       if (++fillings > (ask.mostFillings ?? Infinity)) return null
-      const fresh: PooledPattern[] = []
       const promising = (by: 'bold' | 'safe') => {
         const filled = filler.fill(by, duals, demands)
         return problem.rooms.flatMap((_, room) => {
@@ -130,10 +160,12 @@ export function relax(search: CuttingSearch, ask: RelaxAsk): LpOptimum {
       const fitting = bold.filter(({ room, counts }) => fitsRoom(problem, room, counts))
       // on a grid that is not exact the best may be a hair too long; then what surely fits is taken
       const found = fitting.length === bold.length ? fitting : [...fitting, ...promising('safe')]
-      for (const pattern of found) fresh.push(keep(pattern))
-      usable.push(...fresh)
-      fresh.forEach(look)
-      return best ? columnOf(best) : null
+      shortlist = found.map((pattern) => {
+        use(keep(pattern))
+        return usable.length - 1
+      })
+      const fresh = bestOf(shortlist, duals)
+      return fresh ? columnOf(fresh) : null
     },
     over,
   )

@@ -10,5 +10,6 @@ export {
 } from './boardPlan'
 export { type BoardOffer, type BoardRequest, boardRequests, hasPrices, toProblem } from './cuttingProblem'
 export { firstFitDecreasing } from './firstPlan'
+export type { SearchControl } from './patternPool'
 export { maximalPatterns, type SolveInteger } from './patternProgram'
 export { firstBoards, type PlanControl, planBoards, planBoardsQuickly } from './planBoards'

@@ -4,7 +4,7 @@ import { fillRoom } from './knapsack'
 import type { CutPattern } from './patternPool'
 
 /** A rule of thumb has no need of the very best filling of each board. */
-const NODES_A_BOARD = 2_000
+const NODES_A_BOARD = 400
 
 /** Boards of a mix one by one, kinds in order. */
 export function expand(mix: readonly number[]): number[] {
@@ -78,14 +78,14 @@ export function searchAll(
     if (i === undefined) return true
     if (++nodes > mostNodes) return undefined
     const size = problem.sizes[i] ?? 0
-    const tried = new Set<number>()
+    const tried: number[] = []
     // equal pieces go to boards in one order only
     const first = pieces[k - 1] === i ? from : 0
     for (let b = first; b < open.length; b++) {
       const board = open[b]
       if (!board || board.free < size) continue
-      if (tried.has(board.free)) continue
-      tried.add(board.free)
+      if (tried.includes(board.free)) continue
+      tried.push(board.free)
       const lost = board.free - size < smallest ? board.free - size : 0
       if (lost > slack) continue
       board.free -= size

@@ -16,6 +16,8 @@ export interface PooledPattern extends CutPattern {
 /** When to stop, and whom to tell of a better plan. The core has no clock: whoever asks has one. */
 export interface SearchControl {
   readonly over: () => boolean
+  /** How long the integer solver may take, where there is a deadline: it looks at no clock of ours. */
+  readonly secondsLeft?: () => number
 }
 
 /** What a search over one problem keeps from step to step: its grid, and every pattern found worth a look. */
@@ -23,6 +25,8 @@ export interface CuttingSearch extends SearchControl {
   readonly problem: CuttingProblem
   readonly filler: Filler
   readonly pool: PooledPattern[]
+  /** Each size alone on each kind of board. */
+  readonly alone: readonly (readonly PooledPattern[])[]
   /** Keeps a pattern once. */
   readonly keep: (pattern: CutPattern) => PooledPattern
 }
@@ -53,11 +57,11 @@ export function beginSearch(problem: CuttingProblem, control: SearchControl): Cu
     pool.push(pattern)
     return pattern
   }
-  problem.rooms.forEach((room, k) =>
-    problem.sizes.forEach((size, i) => {
+  const alone = problem.sizes.map((size, i) =>
+    problem.rooms.flatMap((room, k) => {
       const fits = Math.min(problem.demands[i] ?? 0, Math.floor(room / size))
-      if (fits > 0) keep({ room: k, counts: problem.sizes.map((_, j) => (j === i ? fits : 0)) })
+      return fits > 0 ? [keep({ room: k, counts: problem.sizes.map((_, j) => (j === i ? fits : 0)) })] : []
     }),
   )
-  return { problem, filler: fillerOf(problem), pool, keep, over: control.over }
+  return { ...control, problem, filler: fillerOf(problem), pool, alone, keep }
 }

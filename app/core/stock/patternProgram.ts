@@ -4,6 +4,7 @@ import type { CutPattern } from './patternPool'
 /** An integer solver behind one door: takes a program in CPLEX LP format, gives the columns above zero. */
 export type SolveInteger = (
   program: string,
+  seconds?: number,
 ) => Promise<
   | { status: 'optimal'; values: ReadonlyMap<string, number> }
   | { status: 'infeasible' }
@@ -57,6 +58,7 @@ export async function packByProgram(
   problem: CuttingProblem,
   mix: readonly number[],
   solve: SolveInteger,
+  seconds?: number,
 ): Promise<CutPattern[] | null | undefined> {
   const columns: { name: string; room: number; counts: number[] }[] = []
   const whole = problem.rooms.reduce((sum, room, k) => sum + room * (mix[k] ?? 0), 0)
@@ -87,7 +89,7 @@ export async function packByProgram(
     ` ${columns.map(({ name }) => name).join(' ')}`,
     'End',
   ]
-  const answer = await solve(lines.join('\n'))
+  const answer = await solve(lines.join('\n'), seconds)
   if (answer.status === 'unsettled') return undefined
   if (answer.status === 'infeasible') return null
   const left = [...problem.demands]

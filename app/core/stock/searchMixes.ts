@@ -17,8 +17,9 @@ export interface Searched {
   readonly bound: number
 }
 
-const NODES = 200_000
+const NODES = 60_000
 const MOST_LIKE = 12
+const FILLINGS = 120
 const MOST_ROWS = 700
 
 /** What boards cost so that money, their number or their length counts, and how many of each a relaxation may take. */
@@ -142,7 +143,7 @@ async function packMix(
   if (search.over()) return undefined
   const searched = searchAll(problem, problem.demands, expand(mix), NODES)
   if (searched !== undefined || search.over()) return searched
-  return packByProgram(problem, mix, solve).catch(() => undefined)
+  return packByProgram(problem, mix, solve, search.secondsLeft?.()).catch(() => undefined)
 }
 
 /**
@@ -180,7 +181,8 @@ export async function searchMixes(
 
   for (const [n, { costs, limits }] of criteria(problem).entries()) {
     const ask = { demands, costs, limits, unmetCost: unmetCostOf(costs) }
-    const relaxed = relax(search, ask)
+    // money decides; what comes after it is looked at for a moment, as duals make a cut whether finished or not
+    const relaxed = relax(search, n > 0 ? { ...ask, mostFillings: FILLINGS } : ask)
     const cut = cutFromDuals(search, relaxed.duals)
     if (cut) cuts.push(cut)
     bound = boundOf(problem, cuts)
