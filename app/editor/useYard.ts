@@ -24,5 +24,7 @@ export function useYard(known: readonly YardAct[]) {
     },
     [outbox],
   )
-  return { acts, waiting, record }
+  /** Acts as they are at this moment, those of the same press among them. */
+  const current = useCallback(() => outbox.store.getState().acts, [outbox])
+  return { acts, waiting, record, current }
 }

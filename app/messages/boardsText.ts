@@ -31,6 +31,7 @@ export const boardsText = {
   howCut: 'What is cut from each',
   cutOne: (what: string) => `Cut: ${what}`,
   cut: 'Cut',
+  cutAll: (n: number) => `All ${n} boards are cut`,
   cutAlready: 'Cut already',
   uncut: (what: string) => `${what} is not cut after all`,
   rackAs: (label: string, length: string) => `${length} left, goes on the rack as ${label}`,

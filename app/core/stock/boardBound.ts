@@ -89,7 +89,7 @@ export function relax(search: CuttingSearch, ask: RelaxAsk): LpOptimum {
   const begins: number[] = [0]
   const sizes: number[] = []
   const counts: number[] = []
-  const use = (pattern: PooledPattern) => {
+  const add = (pattern: PooledPattern) => {
     usable.push(pattern)
     for (const [i, n] of pattern.held) {
       sizes.push(i)
@@ -97,7 +97,7 @@ export function relax(search: CuttingSearch, ask: RelaxAsk): LpOptimum {
     }
     begins.push(sizes.length)
   }
-  for (const pattern of pool) if (mayUse(pattern)) use(pattern)
+  for (const pattern of pool) if (mayUse(pattern)) add(pattern)
   const gainAt = (p: number, room: number, duals: readonly number[]) => {
     const row = rowOf[room] ?? -1
     let gain = (row < 0 ? 0 : (duals[row] ?? 0)) - (costs[room] ?? 0)
@@ -161,7 +161,7 @@ export function relax(search: CuttingSearch, ask: RelaxAsk): LpOptimum {
       // on a grid that is not exact the best may be a hair too long; then what surely fits is taken
       const found = fitting.length === bold.length ? fitting : [...fitting, ...promising('safe')]
       shortlist = found.map((pattern) => {
-        use(keep(pattern))
+        add(keep(pattern))
         return usable.length - 1
       })
       const fresh = bestOf(shortlist, duals)

@@ -141,6 +141,13 @@ export function firstPlan(
   over: () => boolean = () => false,
 ): readonly CutPattern[] | null {
   const work = problem.sizes.length * problem.demands.reduce((sum, n) => sum + n, 0)
+  const all = [...problem.rooms.keys()]
+  // of very many one rule has to do for whoever is waiting
+  const [, byLength] = openings(problem, all)
+  if (effort === 'few' && work > MOST_WORK.all && byLength) {
+    const plan = fitDecreasing(problem, 'first', byLength)
+    if (plan) return shrink(problem, plan)
+  }
   let best: readonly CutPattern[] | null = null
   for (const kinds of kindSets(problem, effort === 'all' && work <= MOST_WORK.all))
     for (const open of kinds.length === 1 ? openings(problem, kinds).slice(0, 1) : openings(problem, kinds))

@@ -202,7 +202,7 @@ function useCutting(jobId: string, { yard, wanted, settings }: JobBoards) {
         job: jobId,
         material,
         length: left,
-        label: nextLabel(yard.acts),
+        label: nextLabel(yard.current()),
         of: id,
       })
   }

@@ -16,6 +16,7 @@ import {
   oneMorePieceText,
   provenText,
   sayStock,
+  sheetText,
 } from '~/messages'
 import { Button } from '~/ui/Button'
 import { Fold } from '~/ui/Fold'
@@ -45,9 +46,12 @@ const Search = styled(Row)`
     align-content: center;
   }
 `
-const Buy = styled.p`
+const Buy = styled.div`
   font-size: ${type.title};
   font-weight: 700;
+  ${narrow} {
+    min-height: 5.2em;
+  }
 `
 /** A line that comes later has its place from the start. */
 const Line = styled.p`
@@ -144,6 +148,7 @@ export function MaterialSection({
           {knownCostText(plan.known)}, {(plan.waste * 100).toFixed(1)} % {boardsText.wasteAll}
         </Soft>
       </Spread>
+      {settings.shop.ripped[request.materialId] === undefined ? null : <Soft>{sheetText.rippedHere}</Soft>}
       <Line data-testid="looks-like">{looksLike ?? ''}</Line>
       <Fold title={boardsText.howCut} aside={String(plan.boards.length)} open={few}>
         <BoardStack
@@ -153,6 +158,20 @@ export function MaterialSection({
           wording={wording}
           onCut={(board) => onCut(request.materialId, board)}
         />
+        {plan.boards.length > 1 ? (
+          <Row>
+            <Button
+              isDisabled={state === 'searching'}
+              onPress={() =>
+                plan.boards
+                  .filter(({ pieces }) => pieces.some(({ pieceId }) => !pieceId.startsWith('spare/')))
+                  .forEach((board) => onCut(request.materialId, board))
+              }
+            >
+              {boardsText.cutAll(plan.boards.length)}
+            </Button>
+          </Row>
+        ) : null}
       </Fold>
       <Line data-testid="one-more">
         {answer?.oneMore && !searching ? (

@@ -5,6 +5,7 @@ import { useYard } from '~/editor/useYard'
 import { Choice } from '~/ui/Choice'
 import { Alert, PageMain, Row, Sheet, Soft, Spread } from '~/ui/page'
 import { TopBar } from '~/ui/TopBar'
+import { NewStuff } from './NewStuff'
 import { RackPart } from './RackPart'
 import { StockTable } from './StockTable'
 import type { YardPageProps } from './yardProps'
@@ -53,6 +54,7 @@ export function YardPage(props: YardPageProps) {
           <Soft>{yardText.invented}</Soft>
           <StockTable key={shown} material={shown} stock={stock} yard={yard} wording={wording} />
         </Sheet>
+        <NewStuff units={units} />
         <SuppliersPart {...props} wording={wording} said={asked ? askedText(asked, name) : null} />
       </PageMain>
     </>
