@@ -68,7 +68,7 @@ const PICTURES = [
       await page.locator('[data-material="pine-1x3"][data-proven=true]').waitFor({ timeout: 60_000 })
       const fold = page.locator('[data-material="pine-1x3"]').getByRole('button', { name: /^What is cut/ })
       await fold.click()
-      await fold.evaluate((node) => window.scrollBy(0, node.getBoundingClientRect().top - 260))
+      await fold.evaluate((node) => node.scrollIntoView({ block: 'center' }))
     },
   },
   { name: 'yard', path: '/yard', size: DESK },

@@ -46,8 +46,8 @@ export const boardsText = {
   takenNote: 'The job keeps the prices it took. These differ in the yard now:',
   pricesAway:
     'They could not be taken: the server is away, or somebody changed the job. Load the page again.',
-  notKept: (what: string) => `The crew’s yard keeps no ${what} yet.`,
-  keep: (what: string) => `Keep ${what} in the yard, with its lengths and prices`,
+  notKept: (what: readonly string[]) => `Not kept in the yard yet: ${what.join(', ')}.`,
+  keep: (n: number) => `Keep ${n === 1 ? 'it' : `these ${n}`} in the yard`,
   out: (what: readonly string[]) => `Out of stock and left out of the plan: ${what.join(', ')}.`,
   later: (what: readonly string[]) => `Delivered later: ${what.join(', ')}.`,
   budget: 'Budget',

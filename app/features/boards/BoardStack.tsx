@@ -48,7 +48,7 @@ const Letters = styled.div`
   height: 0;
   & span {
     position: absolute;
-    top: -34px;
+    top: -31px;
     transform: translateX(-50%);
     font-weight: 650;
     color: var(--rod-ink);

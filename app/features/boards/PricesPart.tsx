@@ -17,14 +17,16 @@ export function PricesPart({ data, job }: { readonly data: JobData; readonly job
   const [wall] = data.walls
   const fetcher = useFetcher()
   const kept = new Set(data.stock.materials.map(({ material }) => material.id))
-  const strange = job.boards.materials
-    .map(({ request }) => settings.materials.find(({ id }) => id === request.materialId))
-    .filter((material) => material !== undefined && !kept.has(material.id))
-  const keep = (material: Material) =>
-    void fetcher.submit(
-      { intent: 'keepForCrew', value: JSON.stringify(keptOf(material, settings)) },
-      { method: 'post', action: '/yard' },
-    )
+  const strange = job.boards.materials.flatMap(({ request }) =>
+    kept.has(request.materialId) ? [] : settings.materials.filter(({ id }) => id === request.materialId),
+  )
+  const keep = async (materials: readonly Material[]) => {
+    for (const material of materials)
+      await fetcher.submit(
+        { intent: 'keepForCrew', value: JSON.stringify(keptOf(material, settings)) },
+        { method: 'post', action: '/yard' },
+      )
+  }
   if (changes.length + outOfStock.length + later.length + strange.length === 0) return null
   const take = async () => {
     if (!wall) return
@@ -67,18 +69,14 @@ export function PricesPart({ data, job }: { readonly data: JobData; readonly job
           {failed ? <Alert role="alert">{boardsText.pricesAway}</Alert> : null}
         </>
       ) : null}
-      {strange.map((material) =>
-        material ? (
-          <div key={material.id}>
-            <Soft>
-              <Fractions text={boardsText.notKept(materialName(material.id, wording))} />
-            </Soft>
-            <Button onPress={() => keep(material)}>
-              <Fractions text={boardsText.keep(materialName(material.id, wording))} />
-            </Button>
-          </div>
-        ) : null,
-      )}
+      {strange.length > 0 ? (
+        <>
+          <Soft>
+            <Fractions text={boardsText.notKept(strange.map(({ id }) => materialName(id, wording)))} />
+          </Soft>
+          <Button onPress={() => void keep(strange)}>{boardsText.keep(strange.length)}</Button>
+        </>
+      ) : null}
       <LinkButton href="/yard">{boardsText.yard}</LinkButton>
     </Sheet>
   )

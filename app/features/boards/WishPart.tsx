@@ -4,6 +4,7 @@ import type { Wish } from '~/core/yard/yardState'
 import { inches, type Length, nanometers } from '~/length'
 import { boardsText, materialName, sayStock } from '~/messages'
 import { Choice } from '~/ui/Choice'
+import { Fractions } from '~/ui/Fractions'
 import { CommitLength } from '~/ui/CommitLength'
 import { Sheet } from '~/ui/page'
 import { space, touch, type } from '~/ui/theme'
@@ -66,7 +67,9 @@ export function WishPart({ jobId, job }: { readonly jobId: string; readonly job:
           maxValue={50}
           onChange={(n) => set({ spares: { ...wish.spares, [material]: Number.isNaN(n) ? 0 : n } })}
         >
-          <Label>{boardsText.spares(materialName(material, wording))}</Label>
+          <Label>
+            <Fractions text={boardsText.spares(materialName(material, wording))} />
+          </Label>
           <Input />
         </Count>
       ))}
