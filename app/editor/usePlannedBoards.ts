@@ -25,6 +25,18 @@ const PAUSE_MS = 180
 /** How long each material is looked at, one round after the other. */
 const ROUNDS = [3_000, 20_000] as const
 
+/** The better of two answers for one material: what was found in an earlier turn does not give way to a worse one of a later. */
+export function betterBoards(
+  old: Result<BoardPlan, BoardIssue> | null,
+  fresh: Result<BoardPlan, BoardIssue>,
+): Result<BoardPlan, BoardIssue> {
+  if (!old?.ok || !fresh.ok || fresh.value.proven) return fresh
+  const [a, b] = [old.value, fresh.value]
+  const is = b.known.sum - a.known.sum || b.boards.length - a.boards.length || b.bought - a.bought
+  const kept = is < 0 ? b : a
+  return { ok: true, value: { ...kept, bound: Math.max(a.bound, b.bound) } }
+}
+
 /**
  * Board plans that follow what is asked: a good plan with its bound at once, replaced by better ones and the proven one
  * from the worker. A change ends a search that is under way.
@@ -60,7 +72,7 @@ export function usePlannedBoards(fresh: readonly BoardRequest[]): Boards {
         if (!ended) setProof({ key, results: [...results], over, looked })
       }
       const keep = (i: number, result: Result<BoardPlan, BoardIssue>) => {
-        results[i] = result
+        results[i] = betterBoards(results[i] ?? null, result)
         show()
       }
       // every material has its turn before one that is hard has a longer one

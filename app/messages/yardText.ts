@@ -44,6 +44,7 @@ export const yardText = {
   suppliers: 'Suppliers',
   addSupplier: 'Add supplier',
   supplierName: 'Name of a supplier',
+  supplierAddress: 'Its address on this machine, if it has one',
   addStandIn: 'Add the stand-in supplier',
   standInHelp:
     'The stand-in answers on this machine like a lumber yard with an address would, to try what happens when it is sold out, dearer, late or not there.',

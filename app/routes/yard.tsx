@@ -75,7 +75,12 @@ function carryOut(db: Database, intent: string, form: FormData) {
     case 'saveMaterial':
       return said(yard.saveMaterial(db, posted(form)))
     case 'addSupplier':
-      return said(yard.addSupplier(db, { name: textOf(form, 'name'), address: null }) !== null)
+      return said(
+        yard.addSupplier(db, {
+          name: textOf(form, 'name'),
+          address: textOf(form, 'address').trim().replace(/\/$/, '') || null,
+        }) !== null,
+      )
     case 'addStandIn':
       return said(yard.addSupplier(db, { name: 'Stand-in Lumber', address: STAND_IN }, STAND_IN) !== null)
     case 'bringList':

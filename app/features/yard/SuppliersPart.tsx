@@ -56,6 +56,7 @@ export function SuppliersPart({ stock, mood, lists, units, wording, said }: Supp
           <input type="hidden" name="intent" value="addSupplier" />
           <Row>
             <TextBox label={yardText.supplierName} name="name" defaultValue="" problem={undefined} />
+            <TextBox label={yardText.supplierAddress} name="address" defaultValue="" problem={undefined} />
             <Button type="submit">{yardText.addSupplier}</Button>
           </Row>
         </Form>
