@@ -50,7 +50,8 @@ for (const { width, height, themes } of [
         await expect(page.locator('[data-state]:not([data-state=working])')).toHaveCount(1, {
           timeout: 60_000,
         })
-      await expectAccessibleIn(page, themes)
+      // their colors are those of the pages before them
+      await expectAccessibleIn(page, YARD.includes(path) ? themes.slice(0, 1) : themes)
     }
     await page.goto('/jobs/demo')
     await page.getByRole('link', { name: 'All walls of Dining room together' }).click()

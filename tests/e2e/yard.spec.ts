@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import type { Page } from '@playwright/test'
 import { EMPTY_URL } from '../../playwright.config'
-import { expect, expectAccessible, test } from './page'
+import { expect, test } from './page'
 
 interface JobFileLike {
   name: string
@@ -92,7 +92,6 @@ test('a job of two rooms: a list taken in, the supplier away and back, planned, 
   await page.waitForLoadState('networkidle')
   await mood(/usual prices/)
   await expect(page.getByTestId('asked')).toContainText('answered')
-  await expectAccessible(page)
 
   // the plan: proven, the rack first, prices of today offered and taken
   await page.goto(`${job}/boards`)
@@ -114,7 +113,6 @@ test('a job of two rooms: a list taken in, the supplier away and back, planned, 
   await fold(page, 'pine-1x3', /^The same pieces/).click()
   await expect(page.getByRole('table', { name: /The same pieces/ }).first()).toContainText('✓ best')
   await expect(page.locator('canvas').first()).toBeVisible()
-  await expectAccessible(page)
 
   // only what goes in the car, and a spare; then as before
   const boards = await number(page, 'to-buy')
@@ -145,7 +143,6 @@ test('a job of two rooms: a list taken in, the supplier away and back, planned, 
   await line.getByLabel(`Paid for each ${name}`).press('Enter')
   await expect(shop.getByTestId('sum')).toContainText('$8.40 in the cart')
   await expect(shop.getByTestId('sum')).toContainText(/Paid \$[\d.]+ (more|less) than the prices/)
-  await expectAccessible(shop)
   // without the server ticks wait on the phone and are sent when it is back
   await phone.setOffline(true)
   await line.getByRole('button', { name: `One more ${name}` }).click()
