@@ -1,4 +1,4 @@
-import { spawnSync } from 'node:child_process'
+import { spawn, spawnSync } from 'node:child_process'
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs'
 import { prepare, run } from './prepare.mjs'
 
@@ -7,16 +7,29 @@ const results = { passed: 0, failed: 0 }
 /** What failed, said once more at the end: the rest may scroll away. */
 const failures = []
 
-/** One check that either holds or not. */
-function check(name, command, args, env = {}) {
-  console.log(`\n== ${name}`)
-  const { status } = spawnSync(command, args, { stdio: 'inherit', env: { ...process.env, ...env } })
-  if (status === 0) results.passed++
-  else {
-    results.failed++
-    failures.push(name)
-  }
-  return status === 0
+/** Checks that either hold or not, side by side; what each said is told when it ends. */
+async function checks(list) {
+  const ended = await Promise.all(
+    list.map(
+      ([name, command, args, env = {}]) =>
+        new Promise((resolve) => {
+          const child = spawn(command, args, { env: { ...process.env, ...env } })
+          let said = ''
+          for (const stream of [child.stdout, child.stderr]) stream.on('data', (text) => (said += text))
+          child.on('error', (error) => (said += String(error)))
+          child.on('close', (status) => {
+            console.log(`\n== ${name}\n${said}`)
+            if (status === 0) results.passed++
+            else {
+              results.failed++
+              failures.push(name)
+            }
+            resolve([name, status === 0])
+          })
+        }),
+    ),
+  )
+  return new Map(ended)
 }
 
 /** A runner with a report of its own: its tests are counted; one that made no report counts as failed. */
@@ -52,8 +65,11 @@ function ensureChromium() {
 prepare({ build: false })
 ensureChromium()
 mkdirSync('test-results', { recursive: true })
-check('lint', 'npm', ['run', '--silent', 'lint'])
-check('types', 'npm', ['run', '--silent', 'types'])
+const held = await checks([
+  ['lint', 'npm', ['run', '--silent', 'lint']],
+  ['types', 'npm', ['run', '--silent', 'types']],
+  ['build', 'npx', ['react-router', 'build'], { NODE_ENV: 'production' }],
+])
 suite(
   'unit tests',
   'npx',
@@ -71,14 +87,14 @@ suite(
     }),
   }),
 )
-if (check('build', 'npx', ['react-router', 'build'], { NODE_ENV: 'production' })) {
-  check('attack', 'npx', ['tsx', 'scripts/attack/index.ts', '--small'])
+if (held.get('build')) {
+  await checks([['attack', 'npx', ['tsx', 'scripts/attack/index.ts', '--small']]])
   suite('browser tests', 'npx', ['playwright', 'test'], 'test-results/e2e.json', ({ stats, suites }) => ({
     passed: stats.expected,
     failed: stats.unexpected + stats.flaky,
     names: suites.flatMap(failedSpecs),
   }))
-} else results.failed++
+}
 
 if (failures.length > 0) console.log(`\nFailed:\n${failures.map((each) => `  ${each}`).join('\n')}`)
 
