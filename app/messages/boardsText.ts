@@ -21,7 +21,12 @@ export const boardsText = {
   unreadable: (names: readonly string[]) =>
     `Left out, as what is kept of them can’t be read: ${names.join(', ')}.`,
   list: 'Shopping list',
-  toBuy: (n: number) => `${count(n, 'board')} to buy`,
+  nothingToBuy: 'nothing to buy',
+  boardsToBuy: (n: number) => (n === 1 ? 'board to buy' : 'boards to buy'),
+  ripped:
+    'Ripped from sheets: each board here is a strip. The sheets are planned on the walls’ Buy stages and are not in these sums.',
+  forNothing: (n: number) =>
+    `${count(n, 'piece')} on these boards ${n === 1 ? 'does' : 'do'} not fit the layout any more: it has gone on since. What it asks now is planned anew.`,
   toPay: 'still to pay',
   inHand: 'from what is in hand',
   wasteAll: 'waste, kerfs too',

@@ -97,8 +97,11 @@ export function yardActSchema() {
       ...board,
       from: z.enum(['bought', 'hand', 'rack']),
       offcut: offcut.nullable(),
-      /** Pieces by wall and name: wall/piece. */
-      pieces: z.array(z.string().min(3).max(220)).min(1).max(400),
+      /** Pieces by wall and name (wall/piece), each as long as it was cut: the layout may go on afterwards. */
+      pieces: z
+        .array(z.strictObject({ id: z.string().min(3).max(220), length: positive(storedLength) }))
+        .min(1)
+        .max(400),
       left: notNegative(storedLength),
     }),
     z.strictObject({ ...done, kind: z.literal('boardUncut'), job, cut: z.string().min(8).max(64) }),

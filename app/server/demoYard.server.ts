@@ -37,7 +37,7 @@ export function addDemoYard(db: Database, jobId: string, cutWall: string): void 
       price: isDearer && taken.price !== null ? taken.price + 65 : taken.price,
       trueLength: runsOver ? inches(96.375) : null,
       supplier: kept.material.startsWith('pine') ? 'gull-lane' : STAND_IN,
-      leastOrder: kept.material === 'panel-moulding' ? 2 : 1,
+      leastOrder: kept.material.startsWith('panel-') ? 2 : 1,
     })
   }
   bringList(db, 'gull-lane', LIST)
@@ -60,7 +60,7 @@ export function addDemoYard(db: Database, jobId: string, cutWall: string): void 
       ...board(whole),
       from: 'bought',
       offcut: null,
-      pieces: [first.id],
+      pieces: [{ id: first.id, length: first.length }],
       left: Math.max(0, whole - first.length),
     }),
     act('racked', { ...board(inches(33.25)), label: 'R1', of: `demo-yard-${n}` }),

@@ -139,8 +139,9 @@ function knownCost(boards: readonly CutBoard[], { offers }: BoardRequest): Known
   return {
     sum: boards.reduce((sum, { price }) => sum + (price ?? 0), 0),
     unpricedBoards: boards.filter(({ price }) => price === null).length,
-    lengths: offers.length,
-    pricedLengths: offers.filter(({ price }) => price !== null).length,
+    // a board in hand is none on sale
+    lengths: offers.filter(({ limit }) => limit === undefined).length,
+    pricedLengths: offers.filter(({ limit, price }) => limit === undefined && price !== null).length,
   }
 }
 

@@ -1,7 +1,8 @@
 import { type Length, nanometers } from '~/length'
 import { type Settings, TAKEN_OFF, type Workpiece } from '~/model'
 import { computePlan } from '../computePlan'
-import { type BoardOffer, type BoardRequest } from '../stock'
+import { SAME_WITHIN } from '../pieces'
+import type { BoardOffer, BoardPlan, BoardRequest, CutBoard } from '../stock'
 import { offersOf } from '../stock/offers'
 import { type BoardCount, boardsCut, onHandOf, rackOf, uncutOf, type Wish } from './yardState'
 import type { YardAct } from '~/model'
@@ -53,7 +54,8 @@ export function inHandOf(acts: readonly YardAct[], job: string): InHand {
   const sparesCut: Record<string, number> = {}
   for (const { job: of, material, pieces } of boardsCut(acts))
     if (of === job)
-      sparesCut[material] = (sparesCut[material] ?? 0) + pieces.filter((id) => id.startsWith('spare/')).length
+      sparesCut[material] =
+        (sparesCut[material] ?? 0) + pieces.filter(({ id }) => id.startsWith('spare/')).length
   return { onHand: onHandOf(acts), bought: uncutOf(acts, job), rack: rackOf(acts), sparesCut }
 }
 
@@ -152,12 +154,46 @@ export function jobRequests(
   })
 }
 
-/** The pieces that are not on a board that is cut already. */
+/** A piece of a board that is cut, and what that board was. */
+interface CutPiece {
+  readonly id: string
+  readonly length: Length
+  readonly material: string
+}
+
+function cutPieces(acts: readonly YardAct[], job: string): CutPiece[] {
+  return boardsCut(acts)
+    .filter((board) => board.job === job)
+    .flatMap(({ material, pieces }) => pieces.map((piece) => ({ ...piece, material })))
+}
+
+const sameAs = (a: CutPiece, b: CutPiece) =>
+  a.id === b.id && a.material === b.material && Math.abs(a.length - b.length) <= SAME_WITHIN
+
+/** The pieces that are not on a board that is cut already: one cut to another length or of other stuff is no longer it. */
 export function stillToCut(pieces: readonly JobPiece[], acts: readonly YardAct[], job: string): JobPiece[] {
-  const cut = new Set(
-    boardsCut(acts)
-      .filter((board) => board.job === job)
-      .flatMap((board) => board.pieces),
-  )
-  return pieces.filter(({ id }) => !cut.has(id))
+  const cut = cutPieces(acts, job)
+  return pieces.filter((piece) => !cut.some((each) => sameAs(each, piece)))
+}
+
+/** Pieces that were cut for these walls and that the layout has no more as they are: ids as in the job. */
+export function cutForNothing(
+  pieces: readonly JobPiece[],
+  walls: readonly string[],
+  acts: readonly YardAct[],
+  job: string,
+): string[] {
+  return cutPieces(acts, job)
+    .filter(({ id }) => walls.some((wall) => id.startsWith(`${wall}/`)))
+    .filter((each) => !pieces.some((piece) => sameAs(each, piece)))
+    .map(({ id }) => id)
+}
+
+/** The boards of a plan that are bought: not those in hand, and no strips ripped from a sheet. */
+export function boughtBoards({ boards }: BoardPlan, { shop }: Settings): CutBoard[] {
+  const sold = new Set(shop.offers.map(({ id }) => id))
+  return boards.filter(({ offerId }) => {
+    const source = sourceOf(offerId)
+    return source.from === 'buy' && sold.has(source.offer)
+  })
 }

@@ -1,7 +1,7 @@
 import type { Length } from '~/length'
 import type { Settings, StockLength, Supplier } from '~/model'
 import type { BoardPlan } from '../stock'
-import { sourceOf } from './jobRequests'
+import { boughtBoards } from './jobRequests'
 import type { BoughtBoards } from './yardState'
 
 /** One line in the shop: boards of one length, how many are wanted and how many are in the cart. */
@@ -42,12 +42,10 @@ export function shoppingList(
     const known = wanted.get(key)
     wanted.set(key, { material, length, count: (known?.count ?? 0) + count })
   }
-  for (const { materialId, boards } of plans)
-    for (const { offerId } of boards) {
-      const source = sourceOf(offerId)
-      if (source.from !== 'buy') continue
-      const offer = settings.shop.offers.find(({ id }) => id === source.offer)
-      if (offer) want(materialId, offer.length, 1)
+  for (const plan of plans)
+    for (const { offerId } of boughtBoards(plan, settings)) {
+      const offer = settings.shop.offers.find(({ id }) => `buy:${id}` === offerId)
+      if (offer) want(plan.materialId, offer.length, 1)
     }
   for (const { material, length, count } of bought) want(material, length, count)
   const lines = [...wanted.values()].map(({ material, length, count }) => {

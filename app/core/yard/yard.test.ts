@@ -2,7 +2,16 @@ import fc from 'fast-check'
 import { inches, nanometers } from '~/length'
 import type { YardAct } from '~/model'
 import { boardsCut, boughtOf, nextLabel, onHandOf, rackOf, uncutOf, wishOf } from './yardState'
-import { inHandOf, jobRequests, likeliestPiece, type JobPiece, sourceOf, stillToCut } from './jobRequests'
+import {
+  boughtBoards,
+  cutForNothing,
+  inHandOf,
+  jobRequests,
+  likeliestPiece,
+  type JobPiece,
+  sourceOf,
+  stillToCut,
+} from './jobRequests'
 import { USUAL_WISH } from './yardState'
 import { startingSettings } from '~/model'
 import { firstBoards } from '../stock'
@@ -21,7 +30,7 @@ describe('the rack', () => {
       ...of(8),
       from: 'bought',
       offcut: null,
-      pieces: ['w/a'],
+      pieces: [{ id: 'w/a', length: inches(50) }],
       left: 1,
     })
     const left = act('racked', { ...of(2), label: 'R1', job: 'job', of: cut.id })
@@ -33,7 +42,7 @@ describe('the rack', () => {
       ...of(4),
       from: 'rack',
       offcut: found.id,
-      pieces: ['v/b'],
+      pieces: [{ id: 'v/b', length: inches(50) }],
       left: 0,
     })
     expect(rackOf([cut, left, found, used]).map(({ label }) => label)).toEqual(['R1'])
@@ -61,7 +70,7 @@ describe('boards on hand and bought', () => {
       ...of(8),
       from: 'hand',
       offcut: null,
-      pieces: ['w/a'],
+      pieces: [{ id: 'w/a', length: inches(50) }],
       left: 0,
     })
     expect(onHandOf([counted, cut])).toEqual([{ ...of(8), count: 2 }])
@@ -73,7 +82,14 @@ describe('boards on hand and bought', () => {
     const acts = [
       act('bought', { job: 'job', ...of(8), count: 3, paid: 700 }),
       act('bought', { job: 'job', ...of(8), count: 1, paid: null }),
-      act('boardCut', { job: 'job', ...of(8), from: 'bought', offcut: null, pieces: ['w/a'], left: 0 }),
+      act('boardCut', {
+        job: 'job',
+        ...of(8),
+        from: 'bought',
+        offcut: null,
+        pieces: [{ id: 'w/a', length: inches(50) }],
+        left: 0,
+      }),
     ]
     expect(boughtOf(acts, 'job')).toEqual([{ ...of(8), count: 4, paid: 2100, paidFor: 3 }])
     expect(uncutOf(acts, 'job')).toEqual([{ ...of(8), count: 3 }])
@@ -177,7 +193,7 @@ describe('what a job asks', () => {
       ...of(8),
       from: 'hand',
       offcut: null,
-      pieces: ['spare/1'],
+      pieces: [{ id: 'spare/1', length: inches(50) }],
       left: 0,
     })
     expect(spares([cut])).toBe(1)
@@ -190,12 +206,58 @@ describe('what a job asks', () => {
       ...of(8),
       from: 'hand',
       offcut: null,
-      pieces: ['w/a'],
+      pieces: [{ id: 'w/a', length: inches(50) }],
       left: 0,
     })
     expect(stillToCut(pieces, [cut], 'job').map(({ id }) => id)).toEqual(['v/a'])
     expect(stillToCut(pieces, [cut], 'other')).toHaveLength(2)
     expect(boardsCut([cut])).toHaveLength(1)
+  })
+
+  test('a piece cut before the layout went on is planned anew, and what was cut for nothing is told', () => {
+    const cut = act('boardCut', {
+      job: 'job',
+      ...of(8),
+      from: 'hand',
+      offcut: null,
+      pieces: [{ id: 'w/a', length: inches(50) }],
+      left: 0,
+    })
+    const longer = piece('a', 51)
+    expect(stillToCut([longer], [cut], 'job')).toEqual([longer])
+    expect(cutForNothing([longer], ['w'], [cut], 'job')).toEqual(['w/a'])
+    expect(stillToCut([{ ...piece('a', 50), material: 'pine-1x4' }], [cut], 'job')).toHaveLength(1)
+    // gone from the layout altogether; of a wall that is not looked at nothing is said
+    expect(cutForNothing([], ['w'], [cut], 'job')).toEqual(['w/a'])
+    expect(cutForNothing([], ['v'], [cut], 'job')).toEqual([])
+    expect(cutForNothing([piece('a', 50)], ['w'], [cut], 'job')).toEqual([])
+  })
+
+  test('strips ripped from a sheet are no boards to buy', () => {
+    const ripped = {
+      ...settings,
+      shop: {
+        ...settings.shop,
+        ripped: { [PINE]: 'sheet' },
+        sheets: [
+          {
+            id: 'sheet',
+            stuff: 'mdf' as const,
+            width: inches(48),
+            length: inches(96),
+            thickness: inches(3 / 4),
+            edge: inches(0),
+            price: null,
+          },
+        ],
+      },
+    }
+    const [request] = jobRequests([piece('p', 40)], ripped, wanted([]))
+    if (!request) throw new Error('nothing asked')
+    const plan = firstBoards(request)
+    if (!plan.ok) throw new Error(plan.issue.code)
+    expect(plan.value.boards).toHaveLength(1)
+    expect(boughtBoards(plan.value, ripped)).toEqual([])
   })
 
   test('the last wish stands', () => {
@@ -255,7 +317,7 @@ test('a life of a job: planned, bought, cut board by board; at the end nothing i
               length: source.from === 'rack' || source.from === 'buy' ? board.length : source.length,
               from: source.from === 'buy' ? 'bought' : source.from,
               offcut: source.from === 'rack' ? source.offcut : null,
-              pieces: board.pieces.map(({ pieceId }) => pieceId),
+              pieces: board.pieces.map(({ pieceId, length }) => ({ id: pieceId, length })),
               left: board.offcut,
             }),
           ]

@@ -1,7 +1,7 @@
 import { useMemo } from 'react'
 import { Link, useSearchParams } from 'react-router'
 import { styled } from 'styled-components'
-import { sourceOf } from '~/core/yard/jobRequests'
+import { boughtBoards, sourceOf } from '~/core/yard/jobRequests'
 import { shoppingList, shoppingSum } from '~/core/yard/shoppingList'
 import { boardsCut, nextLabel } from '~/core/yard/yardState'
 import type { CutBoard } from '~/core/stock'
@@ -93,8 +93,10 @@ export function JobBoardsPage({ job: data }: { readonly job: JobData }) {
     [boards, bought, settings, data, scope],
   )
   const sum = shoppingSum(groups)
-  const toBuy = plans.flatMap((plan) => plan.boards.filter(({ offerId }) => sourceOf(offerId).from === 'buy'))
-  const held = plans.reduce((n, plan) => n + plan.boards.length, 0) - toBuy.length
+  const toBuy = plans.flatMap((plan) => boughtBoards(plan, settings))
+  const held = plans
+    .flatMap(({ boards: of }) => of)
+    .filter(({ offerId }) => sourceOf(offerId).from !== 'buy').length
   const names = new Map<string, string>([
     ['job', boardsText.whole],
     ...data.rooms.map(({ id, name }) => [`room:${id}`, boardsText.room(name)] as const),
@@ -127,7 +129,7 @@ export function JobBoardsPage({ job: data }: { readonly job: JobData }) {
               <dl>
                 <div>
                   <dd data-testid="to-buy">{toBuy.length}</dd>
-                  <dt>{boardsText.toBuy(toBuy.length).replace(/^\d+ /, '')}</dt>
+                  <dt>{boardsText.boardsToBuy(toBuy.length)}</dt>
                 </div>
                 <div>
                   <dd data-testid="to-pay">{money(sum.toSpend, settings.currency)}</dd>
@@ -177,22 +179,24 @@ function useCutting(jobId: string, { yard, wanted, settings }: JobBoards) {
   const cut = (material: string, board: CutBoard) => {
     const source = sourceOf(board.offerId)
     const id = newToken()
+    const offer =
+      source.from === 'buy' ? settings.shop.offers.find((each) => each.id === source.offer) : undefined
     const nominal =
       source.from === 'buy'
-        ? (settings.shop.offers.find((offer) => offer.id === source.offer)?.length ?? board.length)
+        ? (offer?.length ?? board.length)
         : source.from === 'rack'
           ? board.length
           : source.length
     const common = { job: jobId, material, length: nominal }
-    // a board that is cut was bought, whether it was ticked in the shop or not
-    if (source.from === 'buy') yard.record({ kind: 'bought', ...common, count: 1, paid: null })
+    // a board that is cut was bought, whether it was ticked in the shop or not; a strip of a sheet was not
+    if (offer) yard.record({ kind: 'bought', ...common, count: 1, paid: null })
     yard.record({
       kind: 'boardCut',
       id,
       ...common,
       from: source.from === 'buy' ? 'bought' : source.from,
       offcut: source.from === 'rack' ? source.offcut : null,
-      pieces: board.pieces.map(({ pieceId }) => pieceId),
+      pieces: board.pieces.map(({ pieceId, length }) => ({ id: pieceId, length })),
       left: board.offcut,
     })
     const left = worthRacking(board, wanted.wish.rackFrom)
@@ -236,6 +240,9 @@ function CutAlready({
   )
   return (
     <Fold title={boardsText.cutAlready} aside={String(done.length)} open>
+      {job.forNothing > 0 ? (
+        <Alert data-testid="for-nothing">{boardsText.forNothing(job.forNothing)}</Alert>
+      ) : null}
       <ul>
         {done.map((board) => {
           const name = `${materialName(board.material, wording)} ${sayWithUnit(board.length, wording)}`

@@ -1,7 +1,7 @@
 import { lazy, useMemo } from 'react'
 import { styled } from 'styled-components'
 import { byTotalLength } from '~/core/yard/alternatives'
-import { sourceOf } from '~/core/yard/jobRequests'
+import { boughtBoards, sourceOf } from '~/core/yard/jobRequests'
 import { rackOf } from '~/core/yard/yardState'
 import type { CutBoard } from '~/core/stock'
 import type { MaterialBoards } from '~/editor/usePlannedBoards'
@@ -16,7 +16,6 @@ import {
   oneMorePieceText,
   provenText,
   sayStock,
-  sheetText,
 } from '~/messages'
 import { Button } from '~/ui/Button'
 import { Fold } from '~/ui/Fold'
@@ -112,8 +111,8 @@ export function MaterialSection({
         </p>
       </Section>
     )
-  const bought = plan.boards.filter(({ offerId }) => sourceOf(offerId).from === 'buy')
-  const held = plan.boards.length - bought.length
+  const bought = boughtBoards(plan, settings)
+  const held = plan.boards.filter(({ offerId }) => sourceOf(offerId).from !== 'buy').length
   const looksLike = byLengthText(byTotalLength(plan), plan)
   const mixes = searching ? [] : (answer?.choices ?? [])
   // of many the sums come first, and the boards where they are asked for
@@ -135,7 +134,7 @@ export function MaterialSection({
       </Spread>
       <Spread>
         <Buy data-testid="buy">
-          {bought.length === 0 ? boardsText.toBuy(0) : buyText(bought, job)}
+          {bought.length === 0 ? boardsText.nothingToBuy : buyText(bought, job)}
           {held > 0 ? (
             <Soft as="span">
               {' '}
@@ -148,7 +147,7 @@ export function MaterialSection({
           {knownCostText(plan.known)}, {(plan.waste * 100).toFixed(1)} % {boardsText.wasteAll}
         </Soft>
       </Spread>
-      {settings.shop.ripped[request.materialId] === undefined ? null : <Soft>{sheetText.rippedHere}</Soft>}
+      {settings.shop.ripped[request.materialId] === undefined ? null : <Soft>{boardsText.ripped}</Soft>}
       <Line data-testid="looks-like">{looksLike ?? ''}</Line>
       <Fold title={boardsText.howCut} aside={String(plan.boards.length)} open={few}>
         <BoardStack

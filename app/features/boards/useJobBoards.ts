@@ -2,7 +2,14 @@ import { useMemo } from 'react'
 import { useWorkerAnswer } from '~/editor/useWorkerAnswer'
 import { usePlannedBoards } from '~/editor/usePlannedBoards'
 import { useYard } from '~/editor/useYard'
-import { inHandOf, jobRequests, type JobWish, stillToCut, type WallOfJob } from '~/core/yard/jobRequests'
+import {
+  cutForNothing,
+  inHandOf,
+  jobRequests,
+  type JobWish,
+  stillToCut,
+  type WallOfJob,
+} from '~/core/yard/jobRequests'
 import { stockChanges } from '~/core/yard/stockChanges'
 import { boughtOf, wishOf } from '~/core/yard/yardState'
 import type { Wording } from '~/messages'
@@ -79,6 +86,10 @@ export function useJobBoards(job: JobData, scope: Scope) {
     [acts, job, stateOf],
   )
   const pieces = useMemo(() => stillToCut(all, acts, job.id), [all, acts, job])
+  const forNothing = useMemo(
+    () => cutForNothing(all, answer && !searching ? walls.map(({ id }) => id) : [], acts, job.id).length,
+    [all, answer, searching, walls, acts, job],
+  )
   const several = walls.length > 1
   const requests = useMemo(() => {
     const names = new Map(walls.map(({ id, name }) => [id, name]))
@@ -101,6 +112,7 @@ export function useJobBoards(job: JobData, scope: Scope) {
     chosen,
     walls,
     pieces,
+    forNothing,
     wanted,
     boards,
     wording,
