@@ -10,10 +10,14 @@ import { useUnread, useWallEditor } from './WallEditor'
 const STAGES = [
   { path: 'measure', name: 'Measure' },
   { path: 'layout', name: 'Lay out' },
+  { path: 'agree', name: 'Agree' },
   { path: 'mark', name: 'Mark' },
   { path: 'cut', name: 'Cut' },
   { path: 'buy', name: 'Buy' },
 ] as const
+
+/** What is done to an option; the other stages are the chosen one's. */
+const OF_OPTION: ReadonlySet<string> = new Set(['measure', 'layout', 'agree'])
 
 /** Not before the page has drawn itself. */
 const STAGES_FETCHED_AFTER_MS = 800
@@ -71,7 +75,7 @@ const Open = styled.span`
 
 /** The stages along a tape, with how many things are open in each. Any can be entered at any time. */
 export function StageTape() {
-  const { plan, boards, workpiece } = useWallEditor()
+  const { identity, plan, boards, workpiece } = useWallEditor()
   const unread = useUnread()
   const { survey } = workpiece.wall
   // every stage's script is at hand once the page is up: the server may be away when it is wanted
@@ -91,7 +95,10 @@ export function StageTape() {
   return (
     <Tape aria-label="Stages of the work">
       {STAGES.map(({ path, name }) => (
-        <Stop key={path} to={path} prefetch={settled ? 'render' : 'intent'}>
+        <Stop
+          key={path}
+          to={`${OF_OPTION.has(path) ? identity.path : identity.wallPath}/${path}`}
+          prefetch={settled ? 'render' : 'intent'}>
           {name}
           {open[path] ? <Open aria-label={`${open[path]} open`}>{open[path]}</Open> : null}
         </Stop>

@@ -7,7 +7,16 @@ import { toRelease } from '~/core/cutting/toRelease'
 import { applyEdits } from '~/core/edits/applyEdit'
 import type { CutRow } from '~/core/pieces'
 import type { Wording } from '~/messages'
-import type { Act, Edit, PageHistory, StoredDocument, WallDocument, Workpiece } from '~/model'
+import type {
+  Act,
+  DesignDocument,
+  Edit,
+  PageHistory,
+  StoredDocument,
+  WallDocument,
+  WallOption,
+  Workpiece,
+} from '~/model'
 import { planOf, wordingOf } from './planOf'
 import { browserOutbox, browserSaver } from './saving/browserSaver'
 import type { Outbox } from './saving/outbox'
@@ -29,6 +38,12 @@ export interface WallIdentity {
   readonly room: { readonly id: string; readonly name: string }
   readonly id: string
   readonly name: string
+  /** The option that is worked on, and all the wall has; the chosen one marks, cuts and buys. */
+  readonly option: { readonly id: string; readonly name: string; readonly chosen: boolean }
+  readonly options: readonly (WallOption & { readonly design: DesignDocument | null })[]
+  /** Where the wall's pages are, and those of the option that is worked on. */
+  readonly wallPath: string
+  readonly path: string
   /** The walls beside it round the room, as they were when this page was opened. */
   readonly beside: { readonly left: WallBeside | null; readonly right: WallBeside | null }
 }
@@ -181,11 +196,11 @@ export function WallEditorProvider({
   children,
 }: WallEditorProviderProps) {
   const [store] = useState(() => {
-    const url = `/jobs/${identity.job.id}/walls/${identity.id}/document`
-    return createWallStore(browserSaver(url, `wall/${identity.id}`, documents, history))
+    const url = `${identity.wallPath}/document?option=${identity.option.id}`
+    return createWallStore(browserSaver(url, `wall/${identity.option.id}`, documents, history))
   })
   const [outbox] = useState(() =>
-    browserOutbox(`/jobs/${identity.job.id}/walls/${identity.id}/acts`, identity.id, acts),
+    browserOutbox(`${identity.wallPath}/acts`, identity.id, acts),
   )
   useEffect(() => store.start(), [store])
   useEffect(() => outbox.start(), [outbox])

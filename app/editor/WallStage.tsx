@@ -1,16 +1,19 @@
 import { useCallback, useId, useMemo, useRef } from 'react'
 import { styled } from 'styled-components'
+import { colorsOf } from '~/core/agree/wallColors'
 import type { Datum, Edge, Hook } from '~/core/marks/runningMarks'
 import { buildScene } from '~/core/scene/buildScene'
 import { useSize } from '~/drawing/interaction/useSize'
 import { fitFrame, type Frame } from '~/drawing/view/frame'
 import { HeightRod, HEIGHT_ROD_WIDTH } from '~/drawing/view/HeightRod'
 import { LongRod } from '~/drawing/view/LongRod'
+import { paintedPalette } from '~/drawing/view/painted'
 import { SCREEN } from '~/drawing/view/palette'
 import { StripLabels } from '~/drawing/view/StripLabels'
 import { GhostView, SceneView } from '~/drawing/view/SceneView'
 import { formatLength, NM_PER_INCH, NM_PER_MM, toInches } from '~/length'
 import { drawingText, findingText, layoutTitle, patternWords } from '~/messages'
+import { inForce } from '~/model'
 import { Fractions } from '~/ui/Fractions'
 import { narrow, space, type } from '~/ui/theme'
 import { GapHandle, HeightHandle } from './StageHandles'
@@ -121,6 +124,9 @@ export function WallStage({
     [plan, survey, datum, edge, hook, tape, wording],
   )
   const ghost = useMemo(() => (preview ? buildScene(preview, survey) : null), [preview, survey])
+  const colors = workpiece.settings.paints
+  const { paint } = inForce(workpiece.wall.design)
+  const palette = useMemo(() => paintedPalette(SCREEN, colorsOf({ paint }, { paints: colors })), [paint, colors])
   const slim = size.width < SLIM_BELOW
   const { width: wallWidth, height: wallHeight } = scene
   const frame = useMemo(
@@ -168,7 +174,7 @@ export function WallStage({
         <SceneView
           scene={scene}
           frame={frame}
-          palette={SCREEN}
+          palette={palette}
           selected={selected}
           flagged={flagged}
           onPick={pick}
@@ -176,13 +182,13 @@ export function WallStage({
           deviation={deviation}
           flat={flat}
         />
-        {ghost ? <GhostView scene={ghost} frame={frame} palette={SCREEN} /> : null}
-        {labels ? <StripLabels scene={scene} frame={frame} palette={SCREEN} labels={labels} /> : null}
+        {ghost ? <GhostView scene={ghost} frame={frame} palette={palette} /> : null}
+        {labels ? <StripLabels scene={scene} frame={frame} palette={palette} labels={labels} /> : null}
         {rods ? (
           <>
             <HeightRod
               frame={frame}
-              palette={SCREEN}
+              palette={palette}
               wallHeight={survey.height}
               tick={tick}
               heights={heights}
@@ -192,7 +198,7 @@ export function WallStage({
             />
             <LongRod
               frame={frame}
-              palette={SCREEN}
+              palette={palette}
               wallWidth={survey.width}
               tick={tick}
               strips={rodMarks}

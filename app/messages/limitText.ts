@@ -16,6 +16,13 @@ const WHERE: Readonly<Record<Counted, string>> = {
   offers: 'boards a job has on its list',
   rooms: 'rooms a job has',
   wallsInRoom: 'walls a room has, those put away too',
+  options: 'options a wall has, those put away too',
+  paints: 'colors a job has, those dropped too',
+  photos: 'photographs a wall has',
+  links: 'links for the client a job has',
+  cutOuts: 'things are cut out of a photograph',
+  photoPoints: 'points are put on a photograph',
+  book: 'entries a book of the crew has',
 }
 
 /** Said where one more would be one too many. */

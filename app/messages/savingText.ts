@@ -37,6 +37,7 @@ const PARTS: Readonly<Record<ChangedPart, string>> = {
   'design.fixing': 'fixing',
   'design.stand': 'how uprights stand',
   'design.unflat': 'strips over hollows',
+  'design.paint': 'colors',
   'design.extent': 'part that is covered',
   'design.corners': 'corner ends',
   'design.meets': 'strips at things',
@@ -56,6 +57,7 @@ const PARTS: Readonly<Record<ChangedPart, string>> = {
   'settings.closure': 'reading tolerance',
   'settings.fit': 'fitting tolerance',
   'settings.caulk': 'widest seam',
+  'settings.paints': 'list of colors',
 }
 
 const SAID_AT_MOST = 3

@@ -7,6 +7,7 @@ import type { Lines } from './lines'
 import { ZERO } from '~/length'
 import { type LengthSchema, notNegative, positive, storedLength } from './lengthSchema'
 import { idSchema } from './material'
+import { NO_PAINT, wallPaintSchema } from './paint'
 import {
   type Boxes,
   CORNER_ENDS,
@@ -70,6 +71,8 @@ function frameShape(length: LengthSchema) {
     fixing: z.enum(['proposed', ...FIXINGS]).default('proposed'),
     /** What is done where the wall is not flat behind a strip. */
     unflat: z.enum(['proposed', ...FLAT_WAYS]).default('proposed'),
+    /** What is painted in what. */
+    paint: wallPaintSchema(length).default(NO_PAINT),
   }
 }
 
@@ -191,6 +194,7 @@ export const FRAME_KEYS = [
   'proud',
   'fixing',
   'unflat',
+  'paint',
 ] as const satisfies (keyof Frame)[]
 export const OWN_KEYS = [
   'extent',
@@ -292,6 +296,7 @@ export function startingDesign(materials: readonly { readonly id: string }[] = S
       proud: 'leave',
       fixing: 'proposed',
       unflat: 'proposed',
+      paint: NO_PAINT,
     },
     own: {
       extent: null,

@@ -7,6 +7,9 @@ import { idSchema } from './material'
 import { settingsSchema } from './settings'
 import { surveySchema } from './survey'
 
+/** What a wall's first design is called. */
+export const FIRST_OPTION = 'Option 1'
+
 const title = /*@__PURE__*/ z.string().trim().min(1).max(LIMITS.name)
 
 /** What a wall is (survey) and what it is to become (design): the document one revision holds. */
@@ -31,7 +34,19 @@ export function jobFileSchema(length: LengthSchema) {
           id: idSchema,
           name: title,
           walls: z
-            .array(z.strictObject({ id: idSchema, name: title, ...wallDocumentSchema(length).shape }))
+            .array(
+              z.strictObject({
+                id: idSchema,
+                name: title,
+                ...wallDocumentSchema(length).shape,
+                /** What the chosen design is called, and the wall's other ones. */
+                option: title.optional(),
+                options: z
+                  .array(z.strictObject({ name: title, design: designSchema(length) }))
+                  .max(LIMITS.options)
+                  .optional(),
+              }),
+            )
             .max(LIMITS.wallsInRoom),
         }),
       )

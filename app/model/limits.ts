@@ -36,10 +36,28 @@ export const LIMITS = {
   items: 40,
   rooms: 60,
   wallsInRoom: 60,
-  /** Characters of a name. */
+  /** Designs of one wall, put away ones too; paints of a job; photographs of a wall; links for clients of a job. */
+  options: 12,
+  paints: 60,
+  panelsOfPaper: 60,
+  photos: 12,
+  links: 40,
+  /** Points put on a photograph, things cut out of it and their corners. */
+  photoPoints: 40,
+  cutOuts: 20,
+  cutOutCorners: 60,
+  /** Remarks of one client's link; layouts and notes kept in the crew's books. */
+  remarks: 200,
+  book: 200,
+  /** Characters of a name; of a note. */
   name: 80,
+  note: 400,
   /** Bytes of a job file, and of any other request that brings one. */
   fileBytes: 20_000_000,
+  /** Bytes of a photograph as it comes, its pixels, and the longer side of what is kept. */
+  photoBytes: 40_000_000,
+  photoPixels: 50_000_000,
+  photoSide: 3000,
   /** Bytes of any other request. */
   requestBytes: 4_000_000,
 } as const
@@ -61,3 +79,10 @@ export type Counted =
   | 'sheets'
   | 'rooms'
   | 'wallsInRoom'
+  | 'options'
+  | 'paints'
+  | 'photos'
+  | 'links'
+  | 'cutOuts'
+  | 'photoPoints'
+  | 'book'

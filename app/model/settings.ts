@@ -3,6 +3,7 @@ import { LIMITS } from './limits'
 import { inches, tapesFor, TAPES, UNITS } from '~/length'
 import { type LengthSchema, notNegative, storedLength } from './lengthSchema'
 import { materialSchema } from './material'
+import { paintSchema } from './paint'
 import { USUAL_SAW, USUAL_TOOLS } from './saw'
 import { shopSchema, USUAL_SWING, usualOffers } from './shop'
 import { STOCK_LIST } from './stockList'
@@ -22,6 +23,8 @@ export function settingsSchema(length: LengthSchema) {
       fit: notNegative(length).default(inches(1 / 16)),
       /** The widest seam caulk is used for: about 1/8 in, common practice, no source. */
       caulk: notNegative(length).default(inches(1 / 8)),
+      /** Colors picked, listed and tried. */
+      paints: z.array(paintSchema()).max(LIMITS.paints).default([]),
     })
     .refine((settings) => tapesFor(settings.units).includes(settings.tape), {
       path: ['tape'],
@@ -44,6 +47,7 @@ export function startingSettings(units: Settings['units'], tape: Settings['tape'
     closure: inches(1 / 8),
     fit: inches(1 / 16),
     caulk: inches(1 / 8),
+    paints: [],
     materials: [...STOCK_LIST],
     shop: {
       kerf: inches(1 / 8),

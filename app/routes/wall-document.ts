@@ -9,8 +9,9 @@ import { pageOfWall } from '~/server/pages.server'
 export async function action({ request, params, context }: Route.ActionArgs) {
   const member = context.get(memberContext)?.id ?? null
   const posted: unknown = await request.json().catch(() => null)
+  const optionId = new URL(request.url).searchParams.get('option') ?? undefined
   const answer = onDatabase((db) => {
-    const page = pageOfWall(db, params)
+    const page = pageOfWall(db, { ...params, ...(optionId === undefined ? {} : { optionId }) })
     return page && changePage(db, page, posted, member)
   })
   if (!answer) return Response.json({ kind: 'refused', problems: [refusalText.noSuchPage] }, { status: 404 })

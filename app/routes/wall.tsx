@@ -1,18 +1,14 @@
-import { useMemo } from 'react'
-import { data, Outlet, redirect, type ShouldRevalidateFunctionArgs } from 'react-router'
+import { data, redirect, type ShouldRevalidateFunctionArgs } from 'react-router'
 import type { Route } from './+types/wall'
-import { WallEditorProvider } from '~/editor/WallEditor'
-import { Workbench } from '~/editor/Workbench'
+import { ShownWall } from '~/editor/ShownWall'
 import { BrokenWall } from '~/features/trouble/BrokenWall'
 import { mendingText } from '~/messages'
-import { actsOf } from '~/server/acts.server'
 import { memberContext } from '~/server/crew/entry.server'
 import { onDatabase } from '~/server/database.server'
 import { formOf, textOf } from '~/server/forms.server'
-import { goBackToShown, troublesOf } from '~/server/mending.server'
+import { goBackToShown } from '~/server/mending.server'
 import { pageOfWall } from '~/server/pages.server'
-import { wallsBeside } from '~/server/rooms.server'
-import { wallNamed, wallPage } from '~/server/walls.server'
+import { wallView } from '~/server/wallView.server'
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
   { title: `${loaderData?.name ?? 'Wall'} · Regla` },
@@ -21,17 +17,9 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 const MISSING = 'There is no such wall in this job. It may have been on another machine.'
 
 export function loader({ params }: Route.LoaderArgs) {
-  return onDatabase((db) => {
-    const [named, page] = [wallNamed(db, params), pageOfWall(db, params)]
-    if (!named || !page) throw data(MISSING, { status: 404 })
-    const problems = troublesOf(db, page)
-    if (problems.length > 0) return { ...named, problems, shown: null }
-    const found = wallPage(db, params)
-    if (!found) throw data(MISSING, { status: 404 })
-    const { job, id, name, ...shown } = found
-    const beside = wallsBeside(db, shown.room.id, id)
-    return { job, id, name, problems, shown: { ...shown, beside, acts: actsOf(db, id) } }
-  })
+  const found = onDatabase((db) => wallView(db, params))
+  if (!found) throw data(MISSING, { status: 404 })
+  return found
 }
 
 /** Goes back to how a wall that can't be shown last could be. */
@@ -58,27 +46,5 @@ export default function Wall({ loaderData, actionData }: Route.ComponentProps) {
   const { job, id, name, problems, shown } = loaderData
   if (!shown)
     return <BrokenWall job={job} id={id} name={name} problems={problems} said={actionData?.said ?? null} />
-  return <ShownWall key={id} job={job} id={id} name={name} shown={shown} />
-}
-
-type Loaded = Route.ComponentProps['loaderData']
-
-function ShownWall({
-  job,
-  id,
-  name,
-  shown: { room, beside, documents, history, acts },
-}: Pick<Loaded, 'job' | 'id' | 'name'> & { shown: NonNullable<Loaded['shown']> }) {
-  return (
-    <WallEditorProvider
-      identity={useMemo(() => ({ job, room, id, name, beside }), [job, room, id, name, beside])}
-      documents={documents}
-      history={history}
-      acts={acts}
-    >
-      <Workbench>
-        <Outlet />
-      </Workbench>
-    </WallEditorProvider>
-  )
+  return <ShownWall key={shown.option} job={job} id={id} name={name} shown={shown} />
 }

@@ -8,6 +8,7 @@ import {
   type PageHistory,
   parseBody,
 } from '~/model'
+import { options } from './db/agreeSchema.server'
 import type { Database } from './db/database.server'
 import { changes, revisions, walls } from './db/schema.server'
 import { newChange, readDocument, readRevision, writeDocument } from './documents.server'
@@ -60,7 +61,8 @@ function touchedBy(db: Database, change: number): Touched[] {
       surveyId: walls.surveyId,
     })
     .from(revisions)
-    .leftJoin(walls, or(eq(walls.surveyId, revisions.documentId), eq(walls.designId, revisions.documentId)))
+    .leftJoin(options, eq(options.designId, revisions.documentId))
+    .leftJoin(walls, or(eq(walls.surveyId, revisions.documentId), eq(walls.id, options.wallId)))
     .where(eq(revisions.change, change))
     .all()
     .flatMap(({ id, revision, before, wallId, wallName, surveyId }) =>

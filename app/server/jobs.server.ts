@@ -6,6 +6,7 @@ import { documents, jobs, rooms, walls } from './db/schema.server'
 import { createDocument, readDocument } from './documents.server'
 import { habitSettings } from './habits.server'
 import { newId } from './ids.server'
+import { addOption, optionsOf } from './options.server'
 import { wallDocument } from './pages.server'
 import { insertWall } from './walls.server'
 
@@ -167,10 +168,17 @@ export function exportJob(db: Database, jobId: string): JobFile | null {
         .map((wall) => {
           const row = db.select().from(walls).where(eq(walls.id, wall.id)).get()
           if (!row) throw new Error(`wall '${wall.id}' went away while it was exported`)
+          const others = optionsOf(db, wall.id)
+          const kept = others.flatMap(({ name, chosen, putAway, design }) =>
+            chosen || putAway || !design ? [] : [{ name, design }],
+          )
+          const option = others.find(({ chosen }) => chosen)?.name
           return {
             id: wall.id,
             name: wall.name,
             ...wallDocument(db, row),
+            // a wall of one design says nothing of options
+            ...(kept.length > 0 && option !== undefined ? { option, options: kept } : {}),
           }
         }),
     })),
@@ -184,8 +192,9 @@ export function importJob(db: Database, file: JobFile, id = newId()): string {
     file.rooms.forEach((room, roomPosition) => {
       const roomId = newId()
       tx.insert(rooms).values({ id: roomId, jobId: id, name: room.name, position: roomPosition }).run()
-      room.walls.forEach(({ name, survey, design }, position) => {
-        insertWall(tx, roomId, name, { survey, design }, position)
+      room.walls.forEach(({ name, survey, design, option, options }, position) => {
+        const wallId = insertWall(tx, roomId, name, { survey, design }, position, option)
+        for (const other of options ?? []) addOption(tx, wallId, other.name, other.design)
       })
     })
     return id

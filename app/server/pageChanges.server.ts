@@ -26,7 +26,7 @@ import {
   writeDocument,
 } from './documents.server'
 import { historyOf, leaveRedo, stepChange, wallNames, type Write } from './history.server'
-import { type Page, type PageDocument, wallsOfJob } from './pages.server'
+import { type Page, type PageDocument, designsOfJob } from './pages.server'
 
 class Refused extends Error {
   constructor(readonly problems: readonly string[]) {
@@ -96,7 +96,7 @@ function madeMissing(
   const had = (changed?.before as Bodies['settings'] | undefined)?.materials ?? []
   const gone = new Set(had.map(({ id }) => id).filter((id) => !known.has(id)))
   if (gone.size === 0) return chosen
-  const left = wallsOfJob(db, page.jobId).flatMap(({ name, designId }) => {
+  const left = designsOfJob(db, page.jobId).flatMap(({ name, designId }) => {
     // a wall that can't be read keeps no other from being saved
     const design = readableDocument(db, 'design', designId)
     return (design ? used(design.body) : [])

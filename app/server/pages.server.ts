@@ -1,5 +1,6 @@
 import { and, asc, eq, isNull } from 'drizzle-orm'
 import type { DocumentKind, StoredDocument, WallDocument } from '~/model'
+import { options } from './db/agreeSchema.server'
 import type { Database } from './db/database.server'
 import { jobs, rooms, walls } from './db/schema.server'
 import { readDocument } from './documents.server'
@@ -47,6 +48,17 @@ export function wallsOfJob(db: Database, jobId: string): WallRow[] {
     .all()
 }
 
+/** Every design of a job, of its walls and their other options, with the wall's name. */
+export function designsOfJob(db: Database, jobId: string): { name: string; designId: string }[] {
+  return db
+    .select({ name: walls.name, designId: options.designId })
+    .from(options)
+    .innerJoin(walls, eq(options.wallId, walls.id))
+    .innerJoin(rooms, eq(walls.roomId, rooms.id))
+    .where(eq(rooms.jobId, jobId))
+    .all()
+}
+
 /** A wall's two documents as one. */
 export function wallDocument(
   db: Database,
@@ -66,17 +78,32 @@ function documentsOf(rows: readonly WallRow[], settingsId: string): PageDocument
   return [...ofWalls, { id: settingsId, kind: 'settings', wall: null }]
 }
 
-/** The page of a wall; null when the job has no such wall. */
-export function pageOfWall(db: Database, ids: { jobId: string; wallId: string }): Page | null {
+/** The page of a wall with one of its options, the chosen one where none is named; null when the job has no such wall. */
+export function pageOfWall(
+  db: Database,
+  ids: { jobId: string; wallId: string; optionId?: string },
+): Page | null {
   const found = db
-    .select({ ...wallRow, settingsId: jobs.settingsId })
+    .select({ ...wallRow, settingsId: jobs.settingsId, option: options.id, optionDesign: options.designId })
     .from(walls)
     .innerJoin(rooms, eq(walls.roomId, rooms.id))
     .innerJoin(jobs, eq(rooms.jobId, jobs.id))
-    .where(and(eq(walls.id, ids.wallId), eq(jobs.id, ids.jobId)))
+    .innerJoin(options, eq(options.wallId, walls.id))
+    .where(
+      and(
+        eq(walls.id, ids.wallId),
+        eq(jobs.id, ids.jobId),
+        ids.optionId === undefined ? eq(options.designId, walls.designId) : eq(options.id, ids.optionId),
+      ),
+    )
     .get()
   if (!found) return null
-  return { key: `wall/${found.id}`, jobId: ids.jobId, documents: documentsOf([found], found.settingsId) }
+  const { option, optionDesign, settingsId, ...row } = found
+  return {
+    key: `wall/${option}`,
+    jobId: ids.jobId,
+    documents: documentsOf([{ ...row, designId: optionDesign }], settingsId),
+  }
 }
 
 /** The page of a room; null when the job has no such room. */

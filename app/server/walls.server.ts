@@ -2,7 +2,6 @@ import { and, count, eq, max } from 'drizzle-orm'
 import type { TypedWall } from '~/core/files/wallLines'
 import {
   blankSurvey,
-  type Counted,
   freeName,
   LIMITS,
   type PageHistory,
@@ -13,10 +12,14 @@ import {
 import { type Database, inTransaction } from './db/database.server'
 import { jobs, rooms, walls } from './db/schema.server'
 import { createDocument } from './documents.server'
+import { FullError } from './full.server'
 import { historyOf } from './history.server'
 import { designOfWall, newDesign } from './habits.server'
 import { newId } from './ids.server'
+import { firstOption, type OptionOfWall, optionsOf } from './options.server'
 import { pageOfWall, storedDocuments, wallDocument } from './pages.server'
+
+export { FullError }
 
 /** All a wall page shows. */
 export interface WallPage {
@@ -25,12 +28,17 @@ export interface WallPage {
   readonly id: string
   readonly name: string
   readonly documents: readonly StoredDocument[]
+  /** The one that is worked on, and all the wall has. */
+  readonly option: string
+  readonly options: readonly OptionOfWall[]
   readonly history: PageHistory
 }
 
 interface WallIds {
   readonly jobId: string
   readonly wallId: string
+  /** One of the wall's options; left out, the chosen one. */
+  readonly optionId?: string
 }
 
 function findWall(db: Database, { jobId, wallId }: WallIds) {
@@ -66,7 +74,12 @@ export function wallNamed(db: Database, ids: WallIds) {
 export function wallPage(db: Database, ids: WallIds): WallPage | null {
   const [found, page] = [findWall(db, ids), pageOfWall(db, ids)]
   if (!found || !page) return null
+  const all = optionsOf(db, found.id)
+  const option = ids.optionId ?? all.find(({ chosen }) => chosen)?.id
+  if (option === undefined) return null
   return {
+    option,
+    options: all,
     id: found.id,
     name: found.name,
     room: { id: found.roomId, name: found.roomName },
@@ -92,10 +105,12 @@ export function insertWall(
   name: string,
   { survey, design }: WallDocument,
   position = nextPosition(db, roomId),
+  option?: string,
 ): string {
   const id = newId()
   const [surveyId, designId] = [createDocument(db, survey), createDocument(db, design)]
   db.insert(walls).values({ id, roomId, name, position, surveyId, designId }).run()
+  firstOption(db, id, designId, option)
   return id
 }
 
@@ -106,13 +121,6 @@ export interface NewWalls {
   readonly walls: readonly TypedWall[]
   /** The wall they are laid out like, of this job or another; null for none. */
   readonly like: string | null
-}
-
-/** Thrown where one more does not go in. */
-export class FullError extends Error {
-  constructor(readonly what: Extract<Counted, 'rooms' | 'wallsInRoom'>) {
-    super(`${what}: ${LIMITS[what]} is the most`)
-  }
 }
 
 function seeRoom(db: Database, roomId: string, more: number): void {

@@ -2,11 +2,11 @@ import { styled } from 'styled-components'
 import { Button } from './Button'
 import { low, narrow, space, type } from './theme'
 
-/** One thing at a time on a phone, on a dark ground, above all else of the page; on the desk it is not there. */
+/** One thing at a time on a phone, on a dark ground, on the desk it is not there.
+ *  It stands first in its section, so that nothing moves when the rest of a long page arrives. */
 export const WalkCard = styled.section`
   display: none;
   ${narrow} {
-    order: -1;
     display: grid;
     gap: 2px ${space.l};
     margin: 0 0 ${space.m};

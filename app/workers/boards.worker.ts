@@ -5,7 +5,8 @@ import type { SawLimits } from '~/core/cutting/sawSetting'
 import { planSetups, type SawRow } from '~/core/cutting/setups'
 import { type Cuts, planSheets, type SheetDemand } from '~/core/sheets/stripSheets'
 import { type BoardPlan, type BoardRequest, planBoards } from '~/core/stock'
-import type { Sheet } from '~/model'
+import { optionFigures } from '~/core/agree/optionFigures'
+import type { Sheet, Workpiece } from '~/model'
 import { alternativesOf } from '~/core/yard/alternatives'
 import { cheaperWays } from '~/core/yard/cheaperWays'
 import { piecesOfWall, type WallOfJob } from '~/core/yard/jobRequests'
@@ -28,6 +29,8 @@ const api = {
     return alternativesOf(request, plan, solve, until(end).over)
   },
   cheaper: cheaperWays,
+  /** What each of a wall's options comes to. */
+  figures: (options: readonly Workpiece[]) => options.map((option) => optionFigures(option)),
   setups: (rows: readonly SawRow[], saw: SawLimits) => planSetups(rows, saw),
   /** Looks until `ms` are over; each better plan is told on the way. */
   plan(request: BoardRequest, ms: number, better: (plan: BoardPlan) => void) {

@@ -7,7 +7,8 @@ import { ok, type Result } from '~/length'
 import type { Alternatives } from '~/core/yard/alternatives'
 import type { CheaperAsked, CheaperWay } from '~/core/yard/cheaperWays'
 import type { JobPiece, WallOfJob } from '~/core/yard/jobRequests'
-import type { Sheet } from '~/model'
+import type { OptionFigures } from '~/core/agree/optionFigures'
+import type { Sheet, Workpiece } from '~/model'
 import type { BoardsWorker } from './boards.worker'
 import { keptWorker, type WorkerJob } from './keptWorker'
 
@@ -88,4 +89,9 @@ export function findAlternatives(
 /** What would make a job cheaper, worked out in a worker. */
 export function findCheaper(asked: CheaperAsked): WorkerJob<readonly CheaperWay[]> {
   return boards.run((remote) => remote.cheaper(asked) as Promise<readonly CheaperWay[]>)
+}
+
+/** What each of a wall's options comes to, worked out in a worker. */
+export function findFigures(options: readonly Workpiece[]): WorkerJob<readonly OptionFigures[]> {
+  return boards.run((remote) => remote.figures(options) as Promise<readonly OptionFigures[]>)
 }

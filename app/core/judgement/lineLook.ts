@@ -16,7 +16,7 @@ export interface LineLook {
 }
 
 /** The part of an outline's area left of an upright line, by the trapezoids under its edges. */
-function areaLeftOf(polygon: Piece['polygon'], x: number): number {
+export function areaLeftOf(polygon: Piece['polygon'], x: number): number {
   const cut = polygon.flatMap((a, i) => {
     const b = polygon[(i + 1) % polygon.length] ?? a
     const crosses = (a.x - x) * (b.x - x) < 0

@@ -25,8 +25,13 @@ export interface Nudges {
 
 /** Plates that struck strips come nearer to than is asked for. */
 export function platesHit({ layout, pieces }: CutWall): number {
-  const { clearance } = layout.design.judgement
   const struck = pieces.filter(({ role }) => role === 'line')
+  return platesNear({ layout, pieces: struck })
+}
+
+/** Plates that any of these pieces comes nearer to than is asked for, or is cut round. */
+export function platesNear({ layout, pieces: struck }: CutWall): number {
+  const { clearance } = layout.design.judgement
   return layout.obstacles.filter(
     ({ plate, outline }) =>
       plate &&

@@ -7,6 +7,7 @@ import { type Polygon, rectangle, unitVector } from '../geometry'
 import { bracketsOf } from '../layout/brackets'
 import { unevennesses } from '../survey/flatness'
 import type { Role } from '../pieces'
+import { paperDrops } from '../agree/paperDrops'
 import { type DimensionNode, type HeightNode, type Marking, type RodMark, rodNodes } from './rods'
 import { keepOutsOf } from '../survey/keepOuts'
 import { isPlate, outlineOf } from '../survey/obstacles'
@@ -21,6 +22,9 @@ export type SceneNode =
   | { readonly kind: 'deviation'; readonly id: string; readonly polygon: Polygon; readonly times: number }
   /** The part of the wall the layout covers, painted with it. */
   | { readonly kind: 'field'; readonly id: string; readonly polygon: Polygon }
+  /** The wall above what the layout covers, and on it the drops or panels of a paper. */
+  | { readonly kind: 'above'; readonly id: string; readonly polygon: Polygon }
+  | { readonly kind: 'paper'; readonly id: string; readonly number: number; readonly polygon: Polygon }
   | {
       readonly kind: 'running'
       readonly id: 'baseboard' | 'crown'
@@ -147,6 +151,36 @@ function fieldNodes({ layout }: Plan): SceneNode[] {
   return [{ kind: 'field', id: 'field', polygon: [...low, ...along(top).reverse()] }]
 }
 
+/** The wall above the layout, up to the ceiling, with its paper. Nothing where a layout goes all the way up. */
+function aboveNodes({ layout }: Plan): SceneNode[] {
+  const { lines, shape } = layout
+  const lift = Math.min(layout.top, lines.headLine)
+  if (layout.right <= layout.left) return []
+  const covered = lines.courses.filter((course) => course.right > layout.left && course.left < layout.right)
+  const low = covered.flatMap(({ line, left, right }) =>
+    [Math.max(left, layout.left), Math.min(right, layout.right)].map((x) => ({ x, y: onLine(line, x) + lift })),
+  )
+  const high = bendsWithin(shape.ceiling, layout.left, layout.right)
+    .map((x) => ({ x, y: profileAt(shape.ceiling, x) }))
+    .reverse()
+  if (low.length < 2 || low.some(({ x, y }) => profileAt(shape.ceiling, x) - y < ABOVE_LEAST)) return []
+  const polygon = [...low, ...high]
+  const { paper } = layout.design.paint
+  const drops = paper ? paperDrops(paper, polygon) : []
+  return [
+    { kind: 'above', id: 'above', polygon },
+    ...drops.map(({ number, polygon: of }): SceneNode => ({
+      kind: 'paper',
+      id: `paper-${number}`,
+      number,
+      polygon: of,
+    })),
+  ]
+}
+
+/** Less than an inch over the trim is no wall to be painted by itself. Common practice, no source. */
+const ABOVE_LEAST = 25_400_000
+
 /** Shown from the rim, half way in, and where it is deepest: a paraboloid's depth is that part at these parts of its reach. */
 const SHADES = [0, 0.4, 0.8]
 const ROUND = 32
@@ -235,6 +269,7 @@ export function buildScene(plan: Plan, survey: Survey, marking?: Marking): Scene
     nodes: [
       { kind: 'wall', id: 'wall', polygon: wallOutline(shape, survey) },
       ...fieldNodes(plan),
+      ...aboveNodes(plan),
       ...survey.behind.studs.map((x, i): SceneNode => ({
         kind: 'stud',
         id: `stud-${i + 1}`,

@@ -1,3 +1,4 @@
+import type { WallColors } from '../agree/wallColors'
 import type { Polygon } from '../geometry'
 import type { Scene } from './buildScene'
 
@@ -24,7 +25,14 @@ export function pictureSize({ width, height }: { width: number; height: number }
 }
 
 /** A scene as a small SVG that stands alone: the wall, what is on it, its strips. No rods, no figures. */
-export function pictureSvg(scene: Scene): string {
+export function pictureSvg(scene: Scene, colors: WallColors | null = null): string {
+  const inks = {
+    ...INK,
+    field: colors?.field?.hex ?? INK.field,
+    strip: colors?.trim?.hex ?? INK.strip,
+    trim: (colors?.base && colors.trim?.hex) || INK.trim,
+  }
+  const above = colors?.paper?.hex ?? colors?.above?.hex
   const { width, height } = pictureSize(scene)
   const perX = (width - 2) / scene.width
   const perY = (height - 2) / scene.height
@@ -45,19 +53,26 @@ export function pictureSvg(scene: Scene): string {
     ),
     paths(
       of('field').map(({ polygon }) => polygon),
-      INK.field,
+      inks.field,
       'none',
     ),
+    above === undefined
+      ? ''
+      : paths(
+          of('above').map(({ polygon }) => polygon),
+          above,
+          'none',
+        ),
     paths(
       of('running')
         .filter(({ kept }) => kept)
         .map(({ polygon }) => polygon),
-      INK.trim,
+      inks.trim,
       INK.edge,
     ),
     paths(
       of('strip').map(({ polygon }) => polygon),
-      INK.strip,
+      inks.strip,
       INK.edge,
     ),
     paths(

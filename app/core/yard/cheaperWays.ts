@@ -1,5 +1,6 @@
 import { type DesignDocument, inForce, type Material, type Settings, withDesign } from '~/model'
 import type { Length } from '~/length'
+import { colorsOf } from '../agree/wallColors'
 import { computePlan } from '../computePlan'
 import { applyEdits } from '../edits/applyEdit'
 import { countWays } from '../judgement/choices'
@@ -124,7 +125,10 @@ export function cheaperWays({ walls, pieces, settings, wanted }: CheaperAsked): 
           change,
           design,
           saves: before - cost,
-          picture: pictureSvg(buildScene(plan, changed.workpiece.wall.survey)),
+          picture: pictureSvg(
+            buildScene(plan, changed.workpiece.wall.survey),
+            colorsOf(inForce(design), settings),
+          ),
           wrong: Math.max(0, wrongOf(changed) - wrongNow),
         },
       ]

@@ -3,6 +3,7 @@ import type { Scene, SceneNode } from '~/core/scene/buildScene'
 import { type Frame, svgPoints } from './frame'
 import { ArchView, ItemView } from './CompanionView'
 import type { Palette } from './palette'
+import { PaperView } from './PaperView'
 import { ThingView } from './ThingView'
 
 export interface SceneViewProps {
@@ -48,7 +49,7 @@ const StripView = memo(
         onClick={() => onPick?.(node.stripId)}
         cursor={onPick ? 'pointer' : undefined}
       >
-        <polygon points={svgPoints(node.polygon, frame, 1.6)} fill={palette.shade} opacity={0.55} />
+        <polygon points={svgPoints(node.polygon, frame, 1.6)} fill={palette.shade} opacity={palette.shadeOpacity ?? 0.55} />
         <polygon
           points={points}
           fill={palette.strip}
@@ -97,12 +98,18 @@ export function SceneView(props: SceneViewProps) {
             )
           case 'field':
             return <polygon key={node.id} points={svgPoints(node.polygon, frame)} fill={palette.field} />
+          case 'above':
+            return palette.above ? (
+              <polygon key={node.id} points={svgPoints(node.polygon, frame)} fill={palette.above} />
+            ) : null
+          case 'paper':
+            return palette.above ? <PaperView key={node.id} node={node} frame={frame} palette={palette} /> : null
           case 'running':
             return (
               <polygon
                 key={node.id}
                 points={svgPoints(node.polygon, frame)}
-                fill={node.kept ? palette.paper : 'none'}
+                fill={node.kept ? (palette.running ?? palette.paper) : 'none'}
                 stroke={node.kept ? palette.ink : palette.soft}
                 strokeWidth={1}
                 strokeDasharray={node.kept ? undefined : '5 4'}

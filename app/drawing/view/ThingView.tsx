@@ -1,4 +1,5 @@
 import { isHeat } from '~/core/survey/heat'
+import { isPlate } from '~/core/survey/obstacles'
 import type { SceneNode } from '~/core/scene/buildScene'
 import { type Frame, svgPoints } from './frame'
 import type { Palette } from './palette'
@@ -108,7 +109,15 @@ export function ThingView({ node, frame, palette }: { node: ThingNode; frame: Fr
     <g data-thing={node.id} opacity={node.kept ? 1 : 0.5}>
       <polygon
         points={svgPoints(node.outline, frame)}
-        fill={missing ? palette.rodEdge : node.thing === 'chimneyBreast' ? palette.wall : palette.paper}
+        fill={
+          missing
+            ? palette.rodEdge
+            : node.thing === 'chimneyBreast'
+              ? palette.wall
+              : isPlate(node.thing)
+                ? (palette.plate ?? palette.paper)
+                : palette.paper
+        }
         fillOpacity={missing ? 0.35 : heat ? 0 : 1}
         stroke={heat ? palette.red : palette.ink}
         strokeWidth={1.25}

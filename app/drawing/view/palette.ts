@@ -14,6 +14,12 @@ export interface Palette {
   readonly rod: string
   readonly rodEdge: string
   readonly rodInk: string
+  /** What is painted by itself; left out, it is drawn as ever. */
+  readonly running?: string
+  readonly above?: string | null
+  readonly seam?: string
+  readonly plate?: string | null
+  readonly shadeOpacity?: number
 }
 
 /** On the screen the theme decides. */

@@ -156,13 +156,13 @@ export function CutStage() {
     <CutActsProvider value={list}>
       <Stage>
         <Wall aria-label="Cut list">
+          {plan.pieces.length > 0 ? <CutWalk cards={ordered} /> : null}
           <Heading>
             <h1>Cut list, {count(plan.pieces.length, 'piece')}</h1>
             <ReadyToCut />
           </Heading>
           {wall}
           <InHand card={inHand ?? ordered.find(({ row }) => isOpen(states.get(row.label))) ?? null} />
-          {plan.pieces.length > 0 ? <CutWalk cards={ordered} /> : null}
         </Wall>
         <Side aria-label={sawText.list}>
           <ReleaseBar />

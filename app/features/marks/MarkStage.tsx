@@ -39,6 +39,7 @@ export function MarkStage() {
   return (
     <Split>
       <AtWall>
+        <MarkWalk datum={datum} edge={edge} hook={hook} at={at} keep={keep} />
         <Heading>
           <h1>Running marks</h1>
           <Row>
@@ -74,7 +75,6 @@ export function MarkStage() {
             />
           </Row>
         </Heading>
-        <MarkWalk datum={datum} edge={edge} hook={hook} at={at} keep={keep} />
         <WallStage datum={datum} edge={edge} hook={hook} />
       </AtWall>
       <Side aria-label="Marks">

@@ -5,7 +5,9 @@ import { Link } from 'react-router'
 import { styled } from 'styled-components'
 import { buildScene } from '~/core/scene/buildScene'
 import { fitFrame } from '~/drawing/view/frame'
+import { paintedPalette } from '~/drawing/view/painted'
 import { SCREEN } from '~/drawing/view/palette'
+import { colorsOf } from '~/core/agree/wallColors'
 import { GhostView, SceneView } from '~/drawing/view/SceneView'
 import { formatLength } from '~/length'
 import { layoutTitle, patternWords, say, type Wording } from '~/messages'
@@ -67,6 +69,7 @@ export function RoomWallView({
     top: PADDING,
     bottom: PADDING,
   })
+  const palette = paintedPalette(SCREEN, colorsOf(design, room.settings))
   const gaps = [
     ...new Set(
       plan.layout.sections
@@ -86,7 +89,7 @@ export function RoomWallView({
         role="img"
         aria-label={`${name}, ${formatLength(survey.width, wording.format)} wide: ${layoutTitle(plan, wording)}`}
       >
-        <SceneView scene={scene} frame={frame} palette={SCREEN} selected={null} flagged={new Set()} />
+        <SceneView scene={scene} frame={frame} palette={palette} selected={null} flagged={new Set()} />
         {ghost ? <GhostView scene={ghost} frame={frame} palette={SCREEN} /> : null}
       </svg>
       <Caption style={{ maxWidth: Math.max(150, width) }}>

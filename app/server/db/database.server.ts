@@ -3,9 +3,11 @@ import { dirname } from 'node:path'
 import SqliteDatabase from 'better-sqlite3'
 import { type BetterSQLite3Database, drizzle } from 'drizzle-orm/better-sqlite3'
 import { migrate } from 'drizzle-orm/better-sqlite3/migrator'
-import * as schema from './schema.server'
+import * as agreeing from './agreeSchema.server'
+import * as main from './schema.server'
 import { DatabaseError, troubleOf } from './trouble.server'
 
+const schema = { ...main, ...agreeing }
 const MIGRATIONS = 'app/server/db/migrations'
 
 /** The open database, or a transaction on it. */

@@ -1,10 +1,11 @@
 // A process of its own beside the server: plans one wall after the other, says what each is and draws it small.
+import { colorsOf } from '~/core/agree/wallColors'
 import { computePlan } from '~/core/computePlan'
 import { blocking } from '~/core/findings/surveyFindings'
 import { buildScene } from '~/core/scene/buildScene'
 import { pictureSvg } from '~/core/scene/pictureSvg'
 import { layoutTitle } from '~/messages'
-import type { Workpiece } from '~/model'
+import { inForce, type Workpiece } from '~/model'
 import type { WallSaid } from './layoutWords.server'
 
 function said(workpiece: Workpiece): WallSaid {
@@ -13,7 +14,7 @@ function said(workpiece: Workpiece): WallSaid {
   const plan = computePlan(workpiece)
   return {
     words: layoutTitle(plan, { format: { units, tape }, materials }),
-    picture: pictureSvg(buildScene(plan, survey)),
+    picture: pictureSvg(buildScene(plan, survey), colorsOf(inForce(workpiece.wall.design), workpiece.settings)),
     wrong: plan.findings.filter(({ stage, severity }) => stage === 'layout' && severity === 'wrong').length,
     open: blocking(plan.findings, survey, fit).length,
   }

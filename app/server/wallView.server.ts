@@ -1,0 +1,20 @@
+import { actsOf } from './acts.server'
+import type { Database } from './db/database.server'
+import { troublesOf } from './mending.server'
+import { pageOfWall } from './pages.server'
+import { wallsBeside } from './rooms.server'
+import { wallNamed, wallPage } from './walls.server'
+
+/** All that is shown of a wall and one of its options, or what keeps it from being shown; null where there is no such wall. */
+export function wallView(db: Database, ids: { jobId: string; wallId: string; optionId?: string }) {
+  const [named, page] = [wallNamed(db, ids), pageOfWall(db, ids)]
+  if (!named || !page) return null
+  const problems = troublesOf(db, page)
+  if (problems.length > 0) return { ...named, problems, shown: null }
+  const found = wallPage(db, ids)
+  if (!found) return null
+  const { job, id, name, ...shown } = found
+  const beside = wallsBeside(db, shown.room.id, id)
+  return { job, id, name, problems, shown: { ...shown, beside, acts: actsOf(db, id) } }
+}
+export type WallView = NonNullable<ReturnType<typeof wallView>>
