@@ -98,7 +98,8 @@ export function StageTape() {
         <Stop
           key={path}
           to={`${OF_OPTION.has(path) ? identity.path : identity.wallPath}/${path}`}
-          prefetch={settled ? 'render' : 'intent'}>
+          prefetch={settled ? 'render' : 'intent'}
+        >
           {name}
           {open[path] ? <Open aria-label={`${open[path]} open`}>{open[path]}</Open> : null}
         </Stop>

@@ -199,9 +199,7 @@ export function WallEditorProvider({
     const url = `${identity.wallPath}/document?option=${identity.option.id}`
     return createWallStore(browserSaver(url, `wall/${identity.option.id}`, documents, history))
   })
-  const [outbox] = useState(() =>
-    browserOutbox(`${identity.wallPath}/acts`, identity.id, acts),
-  )
+  const [outbox] = useState(() => browserOutbox(`${identity.wallPath}/acts`, identity.id, acts))
   useEffect(() => store.start(), [store])
   useEffect(() => outbox.start(), [outbox])
   return (

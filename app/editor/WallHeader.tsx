@@ -3,6 +3,7 @@ import { styled } from 'styled-components'
 import { AnywhereButtons } from '~/ui/anywhere'
 import { Logo } from '~/ui/Logo'
 import { Rename } from '~/ui/Rename'
+import { agreeText } from '~/messages'
 import { LIMITS } from '~/model'
 import { PageHeader, Trail } from '~/ui/PageHeader'
 import { low, narrow, space } from '~/ui/theme'
@@ -51,6 +52,13 @@ export function WallHeader() {
         <Link to={`/jobs/${identity.job.id}`}>{identity.job.name}</Link> /{' '}
         <Link to={`/jobs/${identity.job.id}/rooms/${identity.room.id}`}>{identity.room.name}</Link> /{' '}
         <strong>{identity.name}</strong>
+        {identity.options.length > 1 ? (
+          <em data-option-in-hand={identity.option.chosen ? 'chosen' : 'other'}>
+            {' '}
+            {identity.option.name}
+            {identity.option.chosen ? '' : `, ${agreeText.notTheChosen}`}
+          </em>
+        ) : null}
         <Rename
           what="this wall"
           name={identity.name}

@@ -126,7 +126,10 @@ export function WallStage({
   const ghost = useMemo(() => (preview ? buildScene(preview, survey) : null), [preview, survey])
   const colors = workpiece.settings.paints
   const { paint } = inForce(workpiece.wall.design)
-  const palette = useMemo(() => paintedPalette(SCREEN, colorsOf({ paint }, { paints: colors })), [paint, colors])
+  const palette = useMemo(
+    () => paintedPalette(SCREEN, colorsOf({ paint }, { paints: colors })),
+    [paint, colors],
+  )
   const slim = size.width < SLIM_BELOW
   const { width: wallWidth, height: wallHeight } = scene
   const frame = useMemo(

@@ -12,7 +12,7 @@ export const agreeText = {
   help: 'All drawn at one scale. What differs from the chosen one is said beside it.',
   chosen: 'Chosen: it marks, cuts and buys',
   worked: 'In hand',
-  notChosen: (name: string) => `You work on “${name}”, which is not the chosen option.`,
+  notTheChosen: 'not the chosen option',
   workOn: (name: string) => `Work on ${name}`,
   choose: (name: string) => `Choose ${name}`,
   chooseAnyway: 'Choose it all the same',
@@ -36,7 +36,8 @@ export const agreeText = {
     'Look once by day and once by lamp: the shadow is half of the look.',
     'Leave it overnight before you cut the rest.',
   ],
-  trySafe: 'Use tape that comes off paint, and try it in a corner first; in an old house paint may hold lead.',
+  trySafe:
+    'Use tape that comes off paint, and try it in a corner first; in an old house paint may hold lead.',
   tryDone: 'They are cut: count them as in hand',
   tryKept: (labels: readonly string[]) =>
     `On the rack as ${listed(labels)}: the next plan of boards takes them first.`,
@@ -158,7 +159,14 @@ export function differenceText(
 
 /** Where the hours go. */
 export function minutesText({ minutes }: Pick<WeighUp, 'minutes'>): string {
-  const names = { mark: 'mark', cut: 'cut', fit: 'fit', fill: 'fill and sand', caulk: 'caulk', paint: 'paint' }
+  const names = {
+    mark: 'mark',
+    cut: 'cut',
+    fit: 'fit',
+    fill: 'fill and sand',
+    caulk: 'caulk',
+    paint: 'paint',
+  }
   return Object.entries(names)
     .map(([key, name]) => `${name} ${tenths(minutes[key as keyof typeof minutes] / 60)}`)
     .join(', ')
@@ -169,7 +177,9 @@ export function choiceCostText(cost: ChoiceCost, w: Wording): string {
   if (cost.wasted === 0)
     return `${count(cost.cut, 'piece is', 'pieces are')} cut; all of them still do with this option.`
   const worth =
-    cost.money !== null && w.currency !== undefined ? `, about ${money(cost.money, w.currency)} of boards` : ''
+    cost.money !== null && w.currency !== undefined
+      ? `, about ${money(cost.money, w.currency)} of boards`
+      : ''
   const again = cost.serves > 0 ? ` ${cost.serves} of them can be cut shorter for it.` : ''
   return `${count(cost.cut, 'piece is', 'pieces are')} cut; ${cost.wasted} would be for nothing (${sayWithUnit(cost.length, w)} of trim${worth}).${again}`
 }

@@ -1,6 +1,4 @@
 import { stageTitle } from '~/routes/stageTitle'
+export { ColorsStage as default } from '~/features/agree/ColorsStage'
 export { StageTrouble as ErrorBoundary } from '~/features/trouble/Trouble'
 export const meta = stageTitle('Agree')
-export default function Soon() {
-  return null
-}

@@ -1,6 +1,16 @@
+import type { Route } from './+types/wall-photo'
+import { PhotoStage } from '~/features/agree/PhotoStage'
 import { stageTitle } from '~/routes/stageTitle'
+import { onDatabase } from '~/server/database.server'
+import { photosOf } from '~/server/photos.server'
 export { StageTrouble as ErrorBoundary } from '~/features/trouble/Trouble'
+
 export const meta = stageTitle('Agree')
-export default function Soon() {
-  return null
+
+export function loader({ params }: Route.LoaderArgs) {
+  return { photos: onDatabase((db) => photosOf(db, params.wallId)) }
+}
+
+export default function WallPhotoStage({ loaderData }: Route.ComponentProps) {
+  return <PhotoStage photos={loaderData.photos} />
 }

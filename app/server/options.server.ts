@@ -105,8 +105,7 @@ export function copyOption(db: Database, ids: WallIds, optionId: string, name: s
 
 /** What is done to an option as a whole. The chosen one is not put away: null says so, as where there is no such option. */
 export type OptionChange =
-  | { readonly kind: 'rename'; readonly name: string }
-  | { readonly kind: 'putAway' | 'bringBack' | 'choose' }
+  { readonly kind: 'rename'; readonly name: string } | { readonly kind: 'putAway' | 'bringBack' | 'choose' }
 
 /** Carries a change of an option out. False where it can't be. */
 export function changeOption(db: Database, ids: WallIds, optionId: string, change: OptionChange): boolean {

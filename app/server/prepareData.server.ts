@@ -7,6 +7,7 @@ import { workpieceOf } from '~/model'
 import { recordActs } from './acts.server'
 import { openAtStart } from './database.server'
 import type { Database } from './db/database.server'
+import { addDemoAgreement } from './demoAgree.server'
 import { addDemoYard } from './demoYard.server'
 import { importJob, jobDetail, jobExists } from './jobs.server'
 import { wallPage } from './walls.server'
@@ -31,6 +32,7 @@ function addDemo(db: Database): void {
   cutOneWall(db)
   beginCutting(db)
   addDemoYard(db, DEMO_JOB_ID, CUT_IN_DEMO)
+  addDemoAgreement(db, DEMO_JOB_ID)
 }
 
 /** The demo's first wall is being marked: its first strips are on the wall. */

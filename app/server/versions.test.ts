@@ -79,6 +79,7 @@ describe('a database of version 1', () => {
       schools: _schools,
       stand: _stand,
       unflat: _unflat,
+      paint: _paint,
       lines: _lines,
       companions: _companions,
       joints: _joints,

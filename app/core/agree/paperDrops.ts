@@ -31,7 +31,8 @@ export function paperDrops(paper: Paper, outline: Polygon): PaperDrop[] {
         : paper.kind === 'mural'
           ? middle - whole / 2
           : middle - before * paper.width
-  const drops = paper.from === 'middle' && paper.kind === 'repeat' && start + whole < right ? count + 1 : count
+  const drops =
+    paper.from === 'middle' && paper.kind === 'repeat' && start + whole < right ? count + 1 : count
   const high = paper.kind === 'mural' && paper.height > 0 ? Math.min(top, bottom + paper.height) : top
   const below = { through: { x: left, y: high }, directionDeg: 180 }
   return Array.from({ length: drops }, (_, i) => {

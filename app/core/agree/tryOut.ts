@@ -29,7 +29,10 @@ interface Rack {
 /** Level pieces that pass over or end in the span between two uprights, the lowest and the highest of them. */
 function levelAcross(pieces: readonly Piece[], from: number, to: number): Piece[] {
   const across = pieces
-    .filter(({ role, directionDeg }) => !isUpright(role) && Math.abs(Math.sin((directionDeg * Math.PI) / 180)) < 0.5)
+    .filter(
+      ({ role, directionDeg }) =>
+        !isUpright(role) && Math.abs(Math.sin((directionDeg * Math.PI) / 180)) < 0.5,
+    )
     .filter(({ polygon }) => {
       const { left, right } = boundsOf(polygon)
       return left < to && right > from

@@ -60,8 +60,7 @@ const CLEAR = 12
 export function contrastOf(a: string, b: string): Omit<Contrast, 'between'> {
   const [one, other] = [colord(a), colord(b)]
   const difference = one.delta(other.toHex()) * 100
-  const seen =
-    a === b ? 'same' : difference < HARDLY ? 'hardly' : difference < CLEAR ? 'soft' : 'clear'
+  const seen = a === b ? 'same' : difference < HARDLY ? 'hardly' : difference < CLEAR ? 'soft' : 'clear'
   return { ratio: one.contrast(other.toHex()), difference, seen }
 }
 

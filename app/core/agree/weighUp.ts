@@ -101,5 +101,11 @@ export function weighUp(
     paint: boards * (rates.sandBoard + rates.coats * rates.coatBoard),
   }
   const hours = Object.values(minutes).reduce((sum, each) => sum + each, 0) / 60
-  return { minutes, hours, days: Math.ceil(hours / rates.day), seam, risks: risksOf(workpiece, plan, inPlace) }
+  return {
+    minutes,
+    hours,
+    days: Math.ceil(hours / rates.day),
+    seam,
+    risks: risksOf(workpiece, plan, inPlace),
+  }
 }

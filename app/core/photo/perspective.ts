@@ -26,7 +26,9 @@ function product(a: readonly number[], b: readonly number[]): number[] {
   return [0, 1, 2].flatMap((row) =>
     [0, 1, 2].map(
       (column) =>
-        at(a, row, 0) * at(b, 0, column) + at(a, row, 1) * at(b, 1, column) + at(a, row, 2) * at(b, 2, column),
+        at(a, row, 0) * at(b, 0, column) +
+        at(a, row, 1) * at(b, 1, column) +
+        at(a, row, 2) * at(b, 2, column),
     ),
   )
 }

@@ -118,7 +118,9 @@ export function measureOnPhoto(seen: Seen, a: Point, b: Point, putWithin = PUT_W
   let squares = ends * ends
   pairs.forEach(({ to }, i) => {
     for (const axis of ['x', 'y'] as const) {
-      const moved = pairs.map((pair, k) => (k === i ? { ...pair, to: { ...to, [axis]: to[axis] + by } } : pair))
+      const moved = pairs.map((pair, k) =>
+        k === i ? { ...pair, to: { ...to, [axis]: to[axis] + by } } : pair,
+      )
       const other = mapOf(moved, seen)
       if (!other) continue
       const back = backward(other.map)

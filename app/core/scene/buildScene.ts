@@ -158,7 +158,10 @@ function aboveNodes({ layout }: Plan): SceneNode[] {
   if (layout.right <= layout.left) return []
   const covered = lines.courses.filter((course) => course.right > layout.left && course.left < layout.right)
   const low = covered.flatMap(({ line, left, right }) =>
-    [Math.max(left, layout.left), Math.min(right, layout.right)].map((x) => ({ x, y: onLine(line, x) + lift })),
+    [Math.max(left, layout.left), Math.min(right, layout.right)].map((x) => ({
+      x,
+      y: onLine(line, x) + lift,
+    })),
   )
   const high = bendsWithin(shape.ceiling, layout.left, layout.right)
     .map((x) => ({ x, y: profileAt(shape.ceiling, x) }))

@@ -49,7 +49,11 @@ const StripView = memo(
         onClick={() => onPick?.(node.stripId)}
         cursor={onPick ? 'pointer' : undefined}
       >
-        <polygon points={svgPoints(node.polygon, frame, 1.6)} fill={palette.shade} opacity={palette.shadeOpacity ?? 0.55} />
+        <polygon
+          points={svgPoints(node.polygon, frame, 1.6)}
+          fill={palette.shade}
+          opacity={palette.shadeOpacity ?? 0.55}
+        />
         <polygon
           points={points}
           fill={palette.strip}
@@ -103,7 +107,9 @@ export function SceneView(props: SceneViewProps) {
               <polygon key={node.id} points={svgPoints(node.polygon, frame)} fill={palette.above} />
             ) : null
           case 'paper':
-            return palette.above ? <PaperView key={node.id} node={node} frame={frame} palette={palette} /> : null
+            return palette.above ? (
+              <PaperView key={node.id} node={node} frame={frame} palette={palette} />
+            ) : null
           case 'running':
             return (
               <polygon

@@ -8,9 +8,7 @@ export function paintedPalette(palette: Palette, colors: WallColors): Palette {
   return {
     ...palette,
     ...(field ? { field: field.hex } : {}),
-    ...(trim
-      ? { strip: trim.hex, stripEdge: shadeOf(trim.hex), shade: '#000000', shadeOpacity: 0.3 }
-      : {}),
+    ...(trim ? { strip: trim.hex, stripEdge: shadeOf(trim.hex), shade: '#000000', shadeOpacity: 0.3 } : {}),
     ...(trim && base ? { running: trim.hex } : {}),
     above: paper ? paper.hex : (above?.hex ?? null),
     ...(paper ? { seam: inkOn(paper.hex) } : {}),

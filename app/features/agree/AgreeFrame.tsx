@@ -23,6 +23,14 @@ const Head = styled.div`
   justify-content: space-between;
   gap: ${space.s} ${space.l};
 `
+/** The part's name is on its tab already: here it is for whoever hears the page. */
+const Title = styled.h1`
+  position: absolute;
+  width: 1px;
+  height: 1px;
+  overflow: hidden;
+  clip-path: inset(50%);
+`
 const Parts = styled.nav`
   display: flex;
   flex-wrap: wrap;
@@ -53,7 +61,13 @@ const PARTS = [
 ] as const
 
 /** The stage in which it is settled what the wall becomes: its options, its colors, how it looks on a photograph. */
-export function AgreeFrame({ title, children }: { readonly title: string; readonly children: React.ReactNode }) {
+export function AgreeFrame({
+  title,
+  children,
+}: {
+  readonly title: string
+  readonly children: React.ReactNode
+}) {
   const { identity } = useWallEditor()
   return (
     <Stage aria-label={agreeText.stage}>
@@ -67,7 +81,7 @@ export function AgreeFrame({ title, children }: { readonly title: string; readon
         </Parts>
         <LinkButton href={`/jobs/${identity.job.id}/client`}>{agreeText.client}</LinkButton>
       </Head>
-      <h1>{title}</h1>
+      <Title>{title}</Title>
       {children}
     </Stage>
   )

@@ -26,7 +26,7 @@ const Cards = styled.div<{ $columns: number }>`
 `
 const FIRST_SIZE = { width: 1200, height: 300 }
 /** Drawings are no higher than this, in pixels. */
-const HIGHEST = 190
+const HIGHEST = 200
 const CARD_SIDES = 58
 
 /** Options of the wall side by side; one is chosen, any is worked on. */
@@ -46,10 +46,7 @@ export function OptionsStage({ yard }: { readonly yard: readonly YardAct[] }) {
   const chosen = options.find((option) => option.chosen) ?? null
   const away = identity.options.filter(({ putAway, id }) => putAway && id !== identity.option.id)
   const post = (intent: string, option: string, name = '') =>
-    void fetcher.submit(
-      { intent, option, name },
-      { method: 'post', action: `${identity.wallPath}/choose` },
-    )
+    void fetcher.submit({ intent, option, name }, { method: 'post', action: `${identity.wallPath}/choose` })
   return (
     <AgreeFrame title={agreeText.options}>
       <Soft>{agreeText.help}</Soft>

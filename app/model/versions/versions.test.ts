@@ -11,6 +11,7 @@ import {
   withDesign,
 } from '../design'
 import { NO_COMPANIONS } from '../companions'
+import { NO_PAINT } from '../paint'
 import { STARTING_LINES } from '../lines'
 import { OPTION_KEYS } from '../patternOptions'
 import { PATTERNS, STARTING_BOXES, STARTING_JUDGEMENT } from '../pattern'
@@ -61,6 +62,7 @@ describe('documents of version 1', () => {
       schools: [],
       stand: { kind: 'plumb' },
       unflat: 'proposed',
+      paint: NO_PAINT,
       lines: STARTING_LINES,
       companions: NO_COMPANIONS,
       joints: {},

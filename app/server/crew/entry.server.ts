@@ -13,7 +13,7 @@ export const triesContext = createContext(false)
 /** Pages for whoever is not in yet. */
 const OPEN = new Set(['/sign-in', '/healthz'])
 /** What scripts of a page post: answered with a status they understand instead of another page. */
-const POSTED_BY_SCRIPTS = /\/(document|acts|readings)$/
+const POSTED_BY_SCRIPTS = /\/(document|acts|readings|marks)$/
 
 const cookie = () => {
   const { secure } = network()

@@ -10,10 +10,12 @@ export interface GuardOptions {
 }
 
 /** Where something in JSON is posted. All else that changes something is a form. */
-const JSON_PATHS = /\/(document|acts|readings|saws)$/
+const JSON_PATHS = /\/(document|acts|readings|saws|marks)$/
 const FORMS = ['application/x-www-form-urlencoded', 'multipart/form-data']
 /** Forms that may bring a whole job file. */
 const FILE_PATHS = new Set(['/', '/_.data', '/_root.data'])
+/** Forms that may bring a photograph. */
+const PHOTO_PATHS = /^\/jobs\/[\w-]+\/walls\/[\w-]+\/photos(\.data)?$/
 const READS = ['GET', 'HEAD']
 
 /** Why a request is not let through: the status, and what to say. */
@@ -48,7 +50,11 @@ export function refusalOf(
   if (isForeign(request, options)) return { status: 403, text: guardText.foreign }
   const length = request.headers['content-length']
   if (length === undefined || !/^\d+$/.test(length)) return { status: 411, text: guardText.length }
-  const most = FILE_PATHS.has(request.path) ? LIMITS.fileBytes : LIMITS.requestBytes
+  const most = FILE_PATHS.has(request.path)
+    ? LIMITS.fileBytes
+    : PHOTO_PATHS.test(request.path)
+      ? LIMITS.photoBytes
+      : LIMITS.requestBytes
   if (Number(length) > most) return { status: 413, text: guardText.tooLarge(most) }
   const type = (request.headers['content-type'] ?? '').split(';')[0]?.trim().toLowerCase() ?? ''
   const wanted = JSON_PATHS.test(request.path) ? ['application/json'] : FORMS

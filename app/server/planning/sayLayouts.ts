@@ -14,7 +14,10 @@ function said(workpiece: Workpiece): WallSaid {
   const plan = computePlan(workpiece)
   return {
     words: layoutTitle(plan, { format: { units, tape }, materials }),
-    picture: pictureSvg(buildScene(plan, survey), colorsOf(inForce(workpiece.wall.design), workpiece.settings)),
+    picture: pictureSvg(
+      buildScene(plan, survey),
+      colorsOf(inForce(workpiece.wall.design), workpiece.settings),
+    ),
     wrong: plan.findings.filter(({ stage, severity }) => stage === 'layout' && severity === 'wrong').length,
     open: blocking(plan.findings, survey, fit).length,
   }
