@@ -1,5 +1,15 @@
 import { reactRouter } from '@react-router/dev/vite'
-import { defineConfig } from 'vite'
+import { defineConfig, type Plugin } from 'vite'
+
+/** The client's page has a script of its own, so that it loads nothing of the editor. */
+const clientPageScript = (): Plugin => ({
+  name: 'client-page-script',
+  apply: 'build',
+  applyToEnvironment: ({ name }) => name === 'client',
+  buildStart() {
+    this.emitFile({ type: 'chunk', id: 'app/features/client/page.ts', fileName: 'assets/client-page.js' })
+  },
+})
 
 export default defineConfig(({ command }) => ({
   resolve: { tsconfigPaths: true },
@@ -14,7 +24,7 @@ export default defineConfig(({ command }) => ({
       },
     },
   },
-  plugins: [reactRouter()],
+  plugins: [reactRouter(), clientPageScript()],
   worker: { format: 'es' as const },
   optimizeDeps: {
     entries: ['app/entry.client.tsx', 'app/root.tsx', 'app/routes/**/*.{ts,tsx}'],

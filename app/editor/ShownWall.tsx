@@ -5,7 +5,7 @@ import { type WallIdentity, WallEditorProvider } from './WallEditor'
 import { Workbench } from './Workbench'
 
 export interface ShownWallProps extends Pick<WallIdentity, 'job' | 'id' | 'name'> {
-  readonly shown: Pick<WallIdentity, 'room' | 'beside'> & {
+  readonly shown: Pick<WallIdentity, 'room' | 'beside' | 'asked' | 'book' | 'house'> & {
     readonly documents: readonly StoredDocument[]
     readonly history: PageHistory
     readonly acts: readonly Act[]
@@ -19,7 +19,7 @@ export function ShownWall({
   job,
   id,
   name,
-  shown: { room, beside, documents, history, acts, option, options },
+  shown: { room, beside, documents, history, acts, option, options, asked, book, house },
 }: ShownWallProps) {
   const identity = useMemo((): WallIdentity => {
     const own = `/jobs/${job.id}/walls/${id}`
@@ -32,10 +32,13 @@ export function ShownWall({
       beside,
       option: { id: option, name: worked?.name ?? '', chosen: worked?.chosen ?? true },
       options,
+      asked,
+      book,
+      house,
       wallPath: own,
       path: worked?.chosen === false ? `${own}/options/${option}` : own,
     }
-  }, [job, room, id, name, beside, option, options])
+  }, [job, room, id, name, beside, option, options, asked, book, house])
   return (
     <WallEditorProvider identity={identity} documents={documents} history={history} acts={acts}>
       <Workbench>

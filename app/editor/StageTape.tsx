@@ -4,6 +4,7 @@ import type { FindingStage } from '~/core/findings/finding'
 import { blocking } from '~/core/findings/surveyFindings'
 import { styled } from 'styled-components'
 import { narrow, space, type } from '~/ui/theme'
+import { useSignedDifference } from './Asked'
 import { useUnread, useWallEditor } from './WallEditor'
 
 /** The stages in the order of the work. */
@@ -77,6 +78,7 @@ const Open = styled.span`
 export function StageTape() {
   const { identity, plan, boards, workpiece } = useWallEditor()
   const unread = useUnread()
+  const differs = useSignedDifference() !== null
   const { survey } = workpiece.wall
   // every stage's script is at hand once the page is up: the server may be away when it is wanted
   const [settled, setSettled] = useState(false)
@@ -89,6 +91,7 @@ export function StageTape() {
   const open: Partial<Record<(typeof STAGES)[number]['path'], number>> = {
     measure: count('measure') + Object.keys(unread).filter((field) => field.startsWith('survey')).length,
     layout: count('layout'),
+    agree: identity.asked.remarks.length + (differs ? 1 : 0),
     cut: blocking(plan.findings, survey, workpiece.settings.fit).length,
     buy: Math.max(count('buy'), boards.materials.filter(({ result }) => !result.ok).length),
   }

@@ -2,6 +2,8 @@ import { createContext, useContext, useDeferredValue, useEffect, useMemo, useSta
 import { useStore } from 'zustand'
 import { isAsReleased } from '~/core/asbuilt/freeze'
 import { boardRowsOf, releaseOf } from '~/core/asbuilt/release'
+import type { Remark } from '~/core/agree/clientWord'
+import type { HouseEntry } from '~/core/agree/house'
 import type { Plan } from '~/core/computePlan'
 import { toRelease } from '~/core/cutting/toRelease'
 import { applyEdits } from '~/core/edits/applyEdit'
@@ -9,9 +11,12 @@ import type { CutRow } from '~/core/pieces'
 import type { Wording } from '~/messages'
 import type {
   Act,
+  BookLayout,
   DesignDocument,
   Edit,
   PageHistory,
+  Settings,
+  SignedWall,
   StoredDocument,
   WallDocument,
   WallOption,
@@ -41,6 +46,19 @@ export interface WallIdentity {
   /** The option that is worked on, and all the wall has; the chosen one marks, cuts and buys. */
   readonly option: { readonly id: string; readonly name: string; readonly chosen: boolean }
   readonly options: readonly (WallOption & { readonly design: DesignDocument | null })[]
+  /** What the client asks for on this wall and what was signed of it. */
+  readonly asked: {
+    readonly remarks: readonly Remark[]
+    readonly signed: {
+      readonly name: string
+      readonly signedAt: number
+      readonly wall: SignedWall
+      readonly settings: Settings
+    } | null
+  }
+  /** The crew's pattern book, and what this house has already. */
+  readonly book: readonly (BookLayout & { readonly id: string; readonly name: string })[]
+  readonly house: readonly (HouseEntry & { readonly id: string })[]
   /** Where the wall's pages are, and those of the option that is worked on. */
   readonly wallPath: string
   readonly path: string

@@ -69,6 +69,11 @@ function list(words: readonly string[]): string {
   return all.length < 2 ? (all[0] ?? '') : `${all.slice(0, -1).join(', ')} and ${all.at(-1)}`
 }
 
+/** The parts of documents by name: spacing, height and 2 more. */
+export function partsText(parts: readonly ChangedPart[]): string {
+  return list([...new Set(parts.map((part) => PARTS[part]))])
+}
+
 /** What a change is about: spacing and height; with the walls where they are not only `here`. */
 function changeText({ parts, walls }: Pick<HistoryStep, 'parts' | 'walls'>, here: string | null): string {
   const what = parts.length === 0 ? 'a change' : list([...new Set(parts.map((part) => PARTS[part]))])

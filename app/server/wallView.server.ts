@@ -1,4 +1,6 @@
 import { actsOf } from './acts.server'
+import { houseBookOf, patternBookOf } from './books.server'
+import { askedOfWall } from './clientDesk.server'
 import type { Database } from './db/database.server'
 import { troublesOf } from './mending.server'
 import { pageOfWall } from './pages.server'
@@ -15,6 +17,11 @@ export function wallView(db: Database, ids: { jobId: string; wallId: string; opt
   if (!found) return null
   const { job, id, name, ...shown } = found
   const beside = wallsBeside(db, shown.room.id, id)
-  return { job, id, name, problems, shown: { ...shown, beside, acts: actsOf(db, id) } }
+  const agreed = {
+    asked: askedOfWall(db, job.id, id),
+    book: patternBookOf(db),
+    house: houseBookOf(db, job.id),
+  }
+  return { job, id, name, problems, shown: { ...shown, ...agreed, beside, acts: actsOf(db, id) } }
 }
 export type WallView = NonNullable<ReturnType<typeof wallView>>

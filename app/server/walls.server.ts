@@ -1,7 +1,9 @@
 import { and, count, eq, max } from 'drizzle-orm'
+import { startInHouse } from '~/core/agree/house'
 import type { TypedWall } from '~/core/files/wallLines'
 import {
   blankSurvey,
+  type DesignDocument,
   freeName,
   LIMITS,
   type PageHistory,
@@ -11,7 +13,8 @@ import {
 } from '~/model'
 import { type Database, inTransaction } from './db/database.server'
 import { jobs, rooms, walls } from './db/schema.server'
-import { createDocument } from './documents.server'
+import { createDocument, readableDocument } from './documents.server'
+import { houseBookOf } from './books.server'
 import { FullError } from './full.server'
 import { historyOf } from './history.server'
 import { designOfWall, newDesign } from './habits.server'
@@ -156,13 +159,18 @@ export function createWalls(
     seeRoom(tx, roomId, typed.length)
     const likeDesign = like === null ? null : designOfWall(tx, like)
     const names = namesIn(tx, roomId)
+    // a wall laid out like no other begins with what the house has
+    const house = likeDesign === null ? houseBookOf(tx, jobId) : []
+    const settings = readableDocument(tx, 'settings', job.settingsId)?.body
+    const startOf = (design: DesignDocument) =>
+      house.length > 0 && settings ? startInHouse(design, house, settings) : design
     const wallIds = typed.map((wall) => {
       const name = wall.name === null ? nextName('Wall', names) : freeName(wall.name, names)
       names.push(name)
       const survey = wall.survey ?? blankSurvey()
       return insertWall(tx, roomId, name, {
         survey,
-        design: newDesign(tx, job.settingsId, survey, likeDesign),
+        design: startOf(newDesign(tx, job.settingsId, survey, likeDesign)),
       })
     })
     return { roomId, wallIds }

@@ -2,6 +2,7 @@ import { useRef } from 'react'
 import { useFetcher } from 'react-router'
 import { styled } from 'styled-components'
 import { useSize } from '~/drawing/interaction/useSize'
+import { Asked } from '~/editor/Asked'
 import { useWallEditor } from '~/editor/WallEditor'
 import { agreeText, minutesText } from '~/messages'
 import type { YardAct } from '~/model'
@@ -49,6 +50,7 @@ export function OptionsStage({ yard }: { readonly yard: readonly YardAct[] }) {
     void fetcher.submit({ intent, option, name }, { method: 'post', action: `${identity.wallPath}/choose` })
   return (
     <AgreeFrame title={agreeText.options}>
+      <Asked />
       <Soft>{agreeText.help}</Soft>
       {fetcher.data?.said ? <Alert role="alert">{fetcher.data.said}</Alert> : null}
       {failed ? <Alert role="alert">{agreeText.failed}</Alert> : null}

@@ -3,7 +3,7 @@ import { getFormProps, type SubmissionResult, useForm } from '@conform-to/react'
 import { parseWithZod } from '@conform-to/zod/v4'
 import { Form, Link, useFetcher } from 'react-router'
 import { styled } from 'styled-components'
-import { boardsText } from '~/messages'
+import { boardsText, clientText } from '~/messages'
 import { LIMITS } from '~/model'
 import { Button, LinkButton } from '~/ui/Button'
 import { Pages } from '~/ui/Pages'
@@ -125,6 +125,7 @@ export function JobPage({ job, newWalls, rename, full }: JobPageProps) {
             <Soft>{job.client === '' ? 'no client named' : `for ${job.client}`}</Soft>
           </div>
           <Row>
+            <LinkButton href={`/jobs/${job.id}/client`}>{clientText.title}</LinkButton>
             <LinkButton href={`/jobs/${job.id}/boards`}>{boardsText.title}</LinkButton>
             <LinkButton href={`/jobs/${job.id}/export`} download={`${job.name}.regla.json`}>
               <Download size={18} aria-hidden /> Save as job file

@@ -1,5 +1,6 @@
 import { inForce } from '~/model'
 import { rulesOf } from '~/core/patterns/rules'
+import { Asked } from '~/editor/Asked'
 import { Findings } from '~/editor/Findings'
 import { StripInHand } from '~/editor/StripInHand'
 import { useWallEditor } from '~/editor/WallEditor'
@@ -10,6 +11,7 @@ import { layoutTitle } from '~/messages'
 import { Fractions } from '~/ui/Fractions'
 import { Row } from '~/ui/page'
 import { BackerFold } from './BackerFold'
+import { BookFold, HouseFold } from './BookFold'
 import { CompanionsFold } from './companions/CompanionsFold'
 import { CountChoices } from './CountChoices'
 import { FrameSentence } from './FrameSentence'
@@ -62,6 +64,7 @@ export function LayoutStage() {
           </Row>
         </section>
         {counted ? <CountChoices /> : null}
+        <Asked />
         <Findings only={({ stage }) => stage !== 'measure'} />
         {Folds.map((Fold, i) => (
           <Fold key={i} />
@@ -73,6 +76,8 @@ export function LayoutStage() {
         <RailsFold />
         <CompanionsFold />
         <BackerFold />
+        <BookFold />
+        <HouseFold />
         <StripInHand />
       </Side>
     </Split>

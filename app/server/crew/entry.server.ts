@@ -12,6 +12,7 @@ export const triesContext = createContext(false)
 
 /** Pages for whoever is not in yet. */
 const OPEN = new Set(['/sign-in', '/healthz'])
+const CLIENT_PAGE = /^\/c\/[\w-]+(\/photo\/[\w-]+)?$/
 /** What scripts of a page post: answered with a status they understand instead of another page. */
 const POSTED_BY_SCRIPTS = /\/(document|acts|readings|marks)$/
 
@@ -50,7 +51,8 @@ export const signInGate: MiddlewareFunction<Response> = async ({ request, contex
   const token = await tokenOf(request)
   const member = token === null ? null : onDatabase((db) => memberOf(db, token, Date.now()))
   context.set(memberContext, member)
-  if (member || OPEN.has(path)) return next()
+  // a client's link opens its own page and no other
+  if (member || OPEN.has(path) || CLIENT_PAGE.test(path)) return next()
   if (POSTED_BY_SCRIPTS.test(path)) return Response.json({ kind: 'signedOut' }, { status: 401 })
   const to = request.method === 'GET' ? `${path === '/_root' || path === '/_' ? '/' : path}${search}` : '/'
   throw redirect(`/sign-in?to=${encodeURIComponent(to)}`)

@@ -1,0 +1,142 @@
+import { randomBytes } from 'node:crypto'
+import { and, asc, count, desc, eq } from 'drizzle-orm'
+import { type ClientAct, clientActSchema, type ClientLinkBody, LIMITS, linkSchema } from '~/model'
+import { clientActs, clientLinks } from './db/agreeSchema.server'
+import type { Database } from './db/database.server'
+import { FullError } from './full.server'
+import { newId } from './ids.server'
+
+const BODY = linkSchema()
+const ACT = clientActSchema()
+const DAY = 86_400_000
+
+/** For how many days a link may be open. */
+export const LINK_DAYS = [7, 30, 90] as const
+
+/** A link for a client, and how it stands. */
+export interface ClientLink {
+  readonly id: string
+  readonly token: string
+  readonly jobId: string
+  readonly body: ClientLinkBody
+  readonly createdAt: number
+  readonly expiresAt: number
+  readonly endedAt: number | null
+}
+
+type Row = typeof clientLinks.$inferSelect
+
+function asLink({ id, token, jobId, body, createdAt, expiresAt, endedAt }: Row): ClientLink {
+  return { id, token, jobId, body: BODY.parse(JSON.parse(body)), createdAt, expiresAt, endedAt }
+}
+
+/** Makes a link that nobody can guess: 256 bits. Throws a FullError where a job has too many. */
+export function makeLink(
+  db: Database,
+  jobId: string,
+  body: ClientLinkBody,
+  days: number,
+  now: number,
+  member: string | null = null,
+): ClientLink {
+  const held = db.select({ all: count() }).from(clientLinks).where(eq(clientLinks.jobId, jobId)).get()
+  if ((held?.all ?? 0) >= LIMITS.links) throw new FullError('links')
+  const row = {
+    id: newId(),
+    token: randomBytes(32).toString('base64url'),
+    jobId,
+    body: JSON.stringify(BODY.parse(body)),
+    member,
+    createdAt: now,
+    expiresAt: now + days * DAY,
+    endedAt: null,
+  }
+  db.insert(clientLinks).values(row).run()
+  return asLink(row)
+}
+
+/** The links of a job, the newest first. */
+export function linksOf(db: Database, jobId: string): ClientLink[] {
+  return db
+    .select()
+    .from(clientLinks)
+    .where(eq(clientLinks.jobId, jobId))
+    .orderBy(desc(clientLinks.createdAt), desc(clientLinks.id))
+    .all()
+    .map(asLink)
+}
+
+/** Ends a link; what came by it stays. False where the job has no such link. */
+export function endLink(db: Database, jobId: string, id: string, now: number): boolean {
+  const of = and(eq(clientLinks.id, id), eq(clientLinks.jobId, jobId))
+  return db.update(clientLinks).set({ endedAt: now }).where(of).run().changes > 0
+}
+
+/** Whether a link still opens. */
+export function isOpen(
+  { endedAt, expiresAt }: Pick<ClientLink, 'endedAt' | 'expiresAt'>,
+  now: number,
+): boolean {
+  return endedAt === null && now < expiresAt
+}
+
+/** The link of a token, open or not; null where there is none. */
+export function linkOfToken(db: Database, token: string): ClientLink | null {
+  if (!/^[\w-]{43}$/.test(token)) return null
+  const row = db.select().from(clientLinks).where(eq(clientLinks.token, token)).get()
+  return row ? asLink(row) : null
+}
+
+/** What was done by a link, oldest first. What can't be read any more is left out. */
+export function actsOfLink(db: Database, linkId: string): ClientAct[] {
+  return db
+    .select()
+    .from(clientActs)
+    .where(eq(clientActs.linkId, linkId))
+    .orderBy(asc(clientActs.doneAt), asc(clientActs.id))
+    .all()
+    .flatMap(({ id, body, doneAt }) => {
+      const act = ACT.safeParse(JSON.parse(body))
+      return act.success ? [{ ...act.data, id, doneAt }] : []
+    })
+}
+
+/** What came of something a client did. */
+export type Recorded = 'kept' | 'unread' | 'full'
+
+/** Keeps what was done by a link: by the client, or by a member of the crew who answers. */
+export function recordClientAct(
+  db: Database,
+  link: ClientLink,
+  posted: unknown,
+  now: number,
+  member: string | null = null,
+): Recorded {
+  const act = ACT.safeParse(posted)
+  if (!act.success) return 'unread'
+  const offered =
+    'wall' in act.data
+      ? link.body.walls.find(({ wallId }) => wallId === ('wall' in act.data ? act.data.wall : ''))
+      : null
+  if (offered === undefined) return 'unread'
+  if (
+    offered &&
+    'option' in act.data &&
+    act.data.option !== null &&
+    !offered.options.includes(act.data.option)
+  )
+    return 'unread'
+  const held = db.select({ all: count() }).from(clientActs).where(eq(clientActs.linkId, link.id)).get()
+  if ((held?.all ?? 0) >= LIMITS.remarks) return 'full'
+  db.insert(clientActs)
+    .values({
+      id: newId(),
+      linkId: link.id,
+      kind: act.data.kind,
+      body: JSON.stringify(act.data),
+      member,
+      doneAt: now,
+    })
+    .run()
+  return 'kept'
+}
