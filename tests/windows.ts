@@ -85,7 +85,7 @@ export function openWindow(
 
 export const wallWindow = (
   db: Database,
-  ids: { jobId: string; wallId: string },
+  ids: { jobId: string; wallId: string; optionId?: string },
   more?: Parameters<typeof openWindow>[2],
 ) => openWindow(db, () => pageOfWall(db, ids), more)
 export const roomWindow = (

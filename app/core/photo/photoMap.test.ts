@@ -1,0 +1,105 @@
+import { computePlan } from '../computePlan'
+import { anyMeetingWall, runs } from '../../../tests/anyWall'
+import fc from 'fast-check'
+import { measureOnPhoto, onPhoto, onWall, photoMap } from './photoMap'
+import { knownPlaces, photoScene } from './photoScene'
+
+const INCH = 25_400_000
+const width = 4000
+const height = 3000
+// L3's wall and picture
+const corner = (id: string, wall: [number, number], at: [number, number]) => ({
+  id,
+  wall: { x: wall[0] * INCH, y: wall[1] * INCH },
+  at: { x: at[0] / width, y: at[1] / height },
+})
+const CORNERS = [
+  corner('a', [0, 0], [310, 2510]),
+  corner('b', [150, 0], [3690, 2290]),
+  corner('c', [150, 96], [3570, 650]),
+  corner('d', [0, 96], [430, 410]),
+]
+const seen = { points: CORNERS, lens: false, width, height }
+
+describe('a photograph of a wall', () => {
+  test('too few points, points in a line, crossed and bent inward are each told', () => {
+    const swapped = [CORNERS[1], CORNERS[0], ...CORNERS.slice(2)].map((point, i) => ({
+      ...(CORNERS[i] ?? CORNERS[0]!),
+      at: point?.at ?? { x: 0, y: 0 },
+    }))
+    const at = (x: number, y: number) =>
+      CORNERS.map((point, i) => (i === 2 ? { ...point, at: { x, y } } : point))
+    expect(photoMap({ ...seen, points: CORNERS.slice(0, 3) })).toBe('fewPoints')
+    expect(photoMap({ ...seen, points: swapped })).toBe('crossed')
+    expect(photoMap({ ...seen, points: at(0.3, 0.6) })).toBe('bentInward')
+    expect(
+      photoMap({
+        ...seen,
+        points: at(310 / width + (3380 / width) * 0.5, 2510 / height - (220 / height) * 0.5),
+      }),
+    ).toBe('inLine')
+  })
+
+  test('four points miss by nothing; a fifth that is off is told by how much', () => {
+    const four = photoMap(seen)
+    if (typeof four === 'string') throw new Error(four)
+    expect(Math.max(...four.misses)).toBeLessThan(1e-6)
+    const middle = onPhoto(four, { x: 75 * INCH, y: 48 * INCH })
+    const fifth = corner('e', [75, 48], [middle.x + 12, middle.y])
+    const five = photoMap({ ...seen, points: [...CORNERS, fifth] })
+    if (typeof five === 'string') throw new Error(five)
+    expect(five.misses[4]).toBeGreaterThan(4)
+    expect(five.misses[4]).toBeLessThan(12)
+  })
+
+  test('L3: two places are 49.01 in apart, and both 2 px off make at most 0.2466 in of it', () => {
+    const read = measureOnPhoto(seen, { x: 2000, y: 1500 }, { x: 1000, y: 1000 })
+    expect((read?.distance ?? 0) / INCH).toBeCloseTo(49.010025, 5)
+    expect((read?.ends ?? 0) / INCH).toBeCloseTo(0.2466, 4)
+    // the points of the map are put no better than its ends
+    expect(read?.likely).toBeGreaterThan(read?.ends ?? Infinity)
+  })
+
+  test('what is read back is where it was, for any place on the wall', () => {
+    const found = photoMap(seen)
+    if (typeof found === 'string') throw new Error(found)
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 150 }), fc.integer({ min: 0, max: 96 }), (x, y) => {
+        const back = onWall(found, onPhoto(found, { x: x * INCH, y: y * INCH }))
+        expect(Math.hypot(back.x - x * INCH, back.y - y * INCH)).toBeLessThan(100)
+      }),
+    )
+  })
+})
+
+describe('a plan on a photograph', () => {
+  test('over random walls every piece is drawn where the map puts it, and its shade the other way from the light', () => {
+    fc.assert(
+      fc.property(anyMeetingWall, fc.constantFrom(null, 0, 45, 90, 135, 180), (workpiece, lightDeg) => {
+        const plan = computePlan(workpiece)
+        const { survey } = workpiece.wall
+        const corners = knownPlaces(plan, survey).filter(({ of }) => of === 'wall')
+        expect(corners).toHaveLength(4)
+        const points = corners.map(({ at }, i) => ({
+          id: String(i),
+          wall: at,
+          at: CORNERS[i]?.at ?? { x: 0, y: 0 },
+        }))
+        const found = photoMap({ points, lens: false, width, height })
+        if (typeof found === 'string') return
+        const nodes = photoScene(plan, survey, found, lightDeg)
+        const strips = nodes.filter(({ kind }) => kind === 'strip')
+        expect(strips.map(({ id }) => id).sort()).toEqual(plan.pieces.map(({ id }) => id).sort())
+        for (const { id, points: drawn } of strips) {
+          const piece = plan.pieces.find((each) => each.id === id)
+          piece?.polygon.forEach((point, i) => {
+            const at = onPhoto(found, point)
+            expect(Math.hypot(at.x - (drawn[i]?.x ?? 0), at.y - (drawn[i]?.y ?? 0))).toBeLessThan(1e-6)
+          })
+        }
+        expect(nodes.some(({ kind }) => kind === 'shadow')).toBe(lightDeg !== null && strips.length > 0)
+      }),
+      { numRuns: runs(40) },
+    )
+  })
+})
