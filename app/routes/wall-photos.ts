@@ -1,4 +1,4 @@
-import { data, redirect } from 'react-router'
+import { data } from 'react-router'
 import type { Route } from './+types/wall-photos'
 import { fullText, photoProblemText } from '~/messages'
 import { onDatabase } from '~/server/database.server'
@@ -23,12 +23,7 @@ export async function action({ request, params }: Route.ActionArgs) {
     const name = file.name.replace(/\.\w+$/, '').slice(0, 80)
     const kept = onDatabase((db) => keepPhoto(db, params, name || 'Photograph', tidy.value))
     if (!kept) throw data('There is no such wall in this job.', { status: 404 })
-    const to = textOf(form, 'back')
-    return redirect(
-      /^\/jobs\/[\w-]+\/walls\/[\w-]+(\/options\/[\w-]+)?\/agree\/photo$/.test(to)
-        ? to
-        : `/jobs/${params.jobId}/walls/${params.wallId}/agree/photo`,
-    )
+    return { said: null, away: null }
   } catch (error) {
     if (error instanceof FullError) return { said: fullText(error.what), away: null }
     throw error

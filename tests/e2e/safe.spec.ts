@@ -115,6 +115,46 @@ test('on the network nobody is let in without signing in; a phone comes in by a 
   expect(refused.status()).toBe(401)
   expect((await stranger.request.get(`${home}/jobs/x/export`, { maxRedirects: 0 })).status()).toBe(302)
 
+  // a client's link opens its own page to a stranger, and nothing else of the crew's
+  const job = wall.replace(/\/walls\/.*/, '')
+  await desk.goto(`${job}/client`)
+  await desk.waitForLoadState('networkidle')
+  await desk.getByRole('checkbox', { name: 'North: Option 1' }).check()
+  await desk.getByRole('button', { name: 'Make a link' }).click()
+  const link = await desk.locator('[data-made]').getByLabel('Address of the link').inputValue()
+  const shown = await stranger.request.get(link)
+  expect(shown.status()).toBe(200)
+  const links = [...(await shown.text()).matchAll(/(?:href|src|action)="([^"]+)"/g)].map(([, to = '']) => to)
+  const own = new URL(link).pathname
+  expect(
+    links.filter((to) => !to.startsWith(own) && !to.startsWith('/assets/') && to !== '/favicon.svg'),
+  ).toEqual([])
+  for (const path of [
+    '/',
+    '/yard',
+    '/book',
+    '/crew',
+    '/find?q=a',
+    '/saws',
+    job,
+    `${job}/client`,
+    `${job}/export`,
+    `${wall}`,
+  ]) {
+    const reached = await stranger.request.get(new URL(path, home).href, { maxRedirects: 0 })
+    expect([path, reached.status(), reached.headers().location?.startsWith('/sign-in')]).toEqual([
+      path,
+      302,
+      true,
+    ])
+  }
+  const wallId = /walls\/(\w+)/.exec(wall)?.[1] ?? ''
+  for (const path of [`${own}/photo/${wallId}`, `${own}/../${wallId}`, `${own}x`])
+    expect([path, (await stranger.request.get(`${home}${path}`, { maxRedirects: 0 })).status()]).not.toEqual([
+      path,
+      200,
+    ])
+
   await desk.goto(`${home}/crew`)
   await desk.getByRole('button', { name: 'Code for a phone of Ida' }).click()
   await expectAccessible(desk)

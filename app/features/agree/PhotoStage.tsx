@@ -59,7 +59,6 @@ export function PhotoStage({ photos }: { readonly photos: readonly WallPhoto[] }
                 if (!file) return
                 const form = new FormData()
                 form.set('file', file)
-                form.set('back', `${identity.path}/agree/photo`)
                 setPicked(null)
                 void fetcher.submit(form, { method: 'post', action, encType: 'multipart/form-data' })
                 event.target.value = ''
