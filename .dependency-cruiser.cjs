@@ -18,7 +18,8 @@ module.exports = {
       from: { path: '^app/(length|model|core)/', pathNot: '\\.test\\.ts$' },
       to: {
         dependencyTypes: ['core', 'npm'],
-        pathNot: 'node_modules/(zod|papaparse|@types/papaparse|fraction\\.js|polygon-clipping|colord|ml-matrix)/',
+        pathNot:
+          'node_modules/(zod|papaparse|@types/papaparse|fraction\\.js|polygon-clipping|colord|ml-matrix)/',
       },
     },
     {

@@ -11,6 +11,7 @@ import { proposalCards } from '~/core/judgement/cards'
 import { heightProposals } from '~/core/judgement/heights'
 import { propose } from '~/core/judgement/propose'
 import { readJobFile } from '~/core/files/readJobFile'
+import { benchAgree } from './benchAgree'
 import { benchBoards } from './benchBoards'
 import { boardRequests, planBoards, planBoardsQuickly } from '~/core/stock'
 import { inches } from '~/length'
@@ -56,6 +57,7 @@ const sixty: Workpiece = {
   settings,
 }
 await measure('whole plan without boards, 60 battens', 400, () => computePlan(sixty))
+await benchAgree(measure, sixty)
 
 // a floor that falls under a low wainscot: every batten has its own length
 const falling: Workpiece = {

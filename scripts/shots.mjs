@@ -40,26 +40,7 @@ const PICTURES = [
     then: press('text=how flat'),
   },
   { name: 'lines', wall: 'Desk wall', stage: 'layout', size: DESK, then: press('[data-strip="m1.3"]') },
-  {
-    name: 'arch',
-    wall: 'Bunk wall',
-    stage: 'mark',
-    size: DESK,
-    then: async (page) => page.getByRole('region', { name: 'Marks of the lines' }).scrollIntoViewIfNeeded(),
-  },
   { name: 'room', link: 'All walls of Dining room together', size: DESK },
-  { name: 'grid', wall: 'Scullery wall', stage: 'layout', size: DESK },
-  {
-    name: 'panels',
-    wall: 'Bench wall',
-    stage: 'cut',
-    size: DESK,
-    then: async (page) => {
-      await page.getByRole('button', { name: /^Panels/ }).click()
-      await sleep(300)
-      await page.locator('[data-panel="P1"]').scrollIntoViewIfNeeded()
-    },
-  },
   {
     name: 'boards',
     path: '/jobs/demo/boards',
@@ -73,27 +54,35 @@ const PICTURES = [
   },
   { name: 'yard', path: '/yard', size: DESK },
   {
+    name: 'options',
+    wall: 'Window wall',
+    stage: 'agree',
+    size: DESK,
+    then: (page) => page.locator('[data-figures=known]').nth(2).waitFor(),
+  },
+  { name: 'colors', wall: 'Window wall', stage: 'agree/colors', size: DESK },
+  { name: 'photo', wall: 'Window wall', stage: 'agree/photo', size: DESK },
+  { name: 'client-links', path: '/jobs/demo/client', size: DESK },
+  {
+    name: 'phone-client',
+    path: '/jobs/demo/client',
+    size: PHONE,
+    then: async (page) => {
+      await page.goto(await page.getByLabel('Address of the link').first().inputValue())
+      await page
+        .locator('img')
+        .first()
+        .evaluate((image) => image.decode())
+    },
+  },
+  {
     name: 'phone-list',
     path: '/jobs/demo/boards/list',
     size: PHONE,
     then: (page) => page.locator('[data-line]').first().waitFor({ timeout: 60_000 }),
   },
-  {
-    name: 'crew',
-    path: '/crew',
-    size: DESK,
-    then: async (page) => {
-      for (const name of ['Ida', 'Anselm']) {
-        await page.getByRole('textbox', { name: 'Name' }).fill(name)
-        await page.getByLabel('Passphrase').fill('a few words in a row')
-        await page.getByRole('button', { name: 'Add to the crew' }).click()
-        await page.getByText(name, { exact: true }).waitFor()
-      }
-    },
-  },
   { name: 'mark', wall: 'Bed wall', stage: 'mark', size: DESK, then: press('[data-rod-strip="batten-3"]') },
   { name: 'cut', wall: 'Desk wall', stage: 'cut', size: DESK, then: press('[data-row="D"] button') },
-  { name: 'buy', wall: 'Long wall', stage: 'buy', size: DESK },
   { name: 'phone-mark', wall: 'Long wall', stage: 'mark', size: PHONE },
   {
     name: 'phone-cut',

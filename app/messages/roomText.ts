@@ -114,3 +114,17 @@ export const layOutLikeText = {
   own: 'each wall’s own counts',
   press: (name: string) => `Lay all out like ${name}`,
 } as const
+
+/** Options of the whole room. */
+export const roomOptionText = {
+  title: 'Options of the room',
+  help: 'Options of the walls that have one name belong together. A wall without it keeps the one that is chosen.',
+  heads: ['Option', 'Walls', 'Pieces', 'Boards cost', 'Hours, about', 'Wrong', 'Choice'],
+  walls: (has: number, all: number) => `${has} of ${all}`,
+  notKnown: 'not known',
+  chosen: 'chosen',
+  choose: (name: string) => `Choose ${name}`,
+  name: 'Name of a new option',
+  make: (walls: string) => `Make it on ${walls}, from the chosen ones`,
+  note: 'Each wall is worked on by itself: open it, and its Agree stage.',
+} as const

@@ -2,7 +2,10 @@ import { data } from 'react-router'
 import type { Route } from './+types/room'
 import { RoomPage } from '~/features/room/RoomPage'
 import { onDatabase } from '~/server/database.server'
-import { mendingText } from '~/messages'
+import { fullText, mendingText } from '~/messages'
+import { formOf, textOf } from '~/server/forms.server'
+import { FullError } from '~/server/full.server'
+import { chooseInRoom, copyInRoom, roomOptions } from '~/server/roomOptions.server'
 import { troublesOf } from '~/server/mending.server'
 import { pageOfRoom } from '~/server/pages.server'
 import { roomPage } from '~/server/rooms.server'
@@ -21,10 +24,31 @@ export function loader({ params }: Route.LoaderArgs) {
     if (problems.length > 0) throw data([mendingText.inRoom, ...problems].join('\n'), { status: 409 })
     const room = roomPage(db, params)
     if (!room) throw data(MISSING, { status: 404 })
-    return room
+    return { ...room, options: roomOptions(db, room.walls) }
+  })
+}
+
+/** POST: makes an option of every wall of the room, or chooses one wherever a wall has it. */
+export async function action({ request, params }: Route.ActionArgs) {
+  const form = await formOf(request)
+  const [intent, name] = [textOf(form, 'intent'), textOf(form, 'name').trim().slice(0, 80)]
+  return onDatabase((db) => {
+    const room = roomPage(db, params)
+    if (!room) throw data(MISSING, { status: 404 })
+    try {
+      if (intent === 'copy') copyInRoom(db, params.jobId, room.walls, name)
+      else if (intent === 'choose') chooseInRoom(db, params.jobId, room.walls, name)
+      else throw data('Nobody knows how to do that with a room.', { status: 400 })
+      return { said: null }
+    } catch (error) {
+      if (error instanceof FullError) return { said: fullText(error.what) }
+      throw error
+    }
   })
 }
 
 export default function Room({ loaderData }: Route.ComponentProps) {
-  return <RoomPage key={loaderData.id} room={loaderData} />
+  // where another option of a wall is chosen its documents are others
+  const key = [loaderData.id, ...loaderData.walls.map(({ designId }) => designId)].join()
+  return <RoomPage key={key} room={loaderData} />
 }

@@ -14,6 +14,7 @@ import { keepLayoutOf, writeHouse } from './keepLayout.server'
 import { changeOption, chosenOption, copyOption, optionsOf } from './options.server'
 import { pageOfWall } from './pages.server'
 import { keepPhoto, photosOf, putPhotoAway, saveMarks, tidyPicture } from './photos.server'
+import { chooseInRoom, copyInRoom, roomOptions } from './roomOptions.server'
 import { sign, signatureOf } from './signatures.server'
 import { createWall, createWalls, wallPage } from './walls.server'
 
@@ -302,5 +303,29 @@ describe('the books', () => {
     putHouseNoteAway(db, jobId, note?.id ?? '', 3)
     expect(houseBookOf(db, jobId)).toHaveLength(written - 1)
     expect(keepHouseNote(db, jobId, { name: 'x', what: { kind: 'height', length: -4 } }, 4)).toBe(false)
+  })
+})
+
+describe('options of a room', () => {
+  test('one is made on every wall under one name, and chosen where a wall has it', () => {
+    const { db, jobId, ids } = house()
+    const more = createWall(db, { jobId, roomName: 'Study', name: 'South wall' })
+    const walls = [{ id: ids.wallId }, { id: more }]
+    copyInRoom(db, jobId, walls, 'Tall')
+    expect(roomOptions(db, walls).map(({ name, has, chosen }) => [name, has, chosen])).toEqual([
+      ['Option 1', 2, 2],
+      ['Tall', 2, 0],
+    ])
+    copyOption(db, ids, ids.wallId, 'Here alone')
+    chooseInRoom(db, jobId, walls, 'Tall')
+    chooseInRoom(db, jobId, walls, 'Here alone')
+    const [, tall, here] = roomOptions(db, walls)
+    expect([tall?.chosen, here?.chosen, here?.has]).toEqual([1, 1, 1])
+    // a wall without it keeps the one that is chosen
+    expect(Object.keys(here?.designs ?? {})).toHaveLength(2)
+    for (let i = 3; i < LIMITS.options; i++) copyOption(db, ids, ids.wallId, 'More')
+    expect(() => copyInRoom(db, jobId, walls, 'One too many')).toThrow(/options/)
+    // none is made by halves
+    expect(optionsOf(db, more)).toHaveLength(2)
   })
 })

@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test'
 import { expect, expectAccessible, openDemoWall, openStage, test } from './page'
 
-const STAGES = ['Measure', 'Lay out', 'Mark', 'Cut', 'Buy'] as const
+const STAGES = ['Measure', 'Lay out', 'Agree', 'Mark', 'Cut', 'Buy'] as const
 const SIZES = [
   { width: 390, height: 844 },
   { width: 360, height: 640 },

@@ -14,6 +14,7 @@ import { narrow, space } from '~/ui/theme'
 import { CornersPanel } from './CornersPanel'
 import { LayOutLike } from './LayOutLike'
 import { MatchPanel } from './MatchPanel'
+import { RoomOptions, type RoomOptionRow } from './RoomOptions'
 import { RoomWallView } from './RoomWallView'
 import { type RoomData, useRoom } from './useRoom'
 
@@ -55,7 +56,11 @@ const FIRST_SIZE = { width: 1200, height: 240 }
 const HEIGHTS = { least: 150, most: 260 }
 
 /** The walls of a room unrolled side by side: matched, joined in the corners, in the order of fitting. */
-export function RoomPage({ room: data }: { room: RoomData }) {
+export function RoomPage({
+  room: data,
+}: {
+  room: RoomData & { readonly options: readonly RoomOptionRow[] }
+}) {
   const room = useRoom(data)
   const fetcher = useFetcher()
   const box = useRef<HTMLDivElement>(null)
@@ -118,6 +123,7 @@ export function RoomPage({ room: data }: { room: RoomData }) {
           </Unrolled>
         </div>
         {room.walls.length === 0 ? <Soft>{roomNotes.noWall}</Soft> : null}
+        <RoomOptions options={data.options} walls={room.walls} currency={room.settings.currency} />
         <Panels>
           <MatchPanel room={room} wording={wording} />
           <CornersPanel room={room} />
