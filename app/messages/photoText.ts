@@ -73,9 +73,8 @@ export function photoDistanceText({ distance, likely }: PhotoDistance, { format 
 
 export const photoText = {
   title: 'On the photograph',
-  help: 'Take the picture from as far back as the room allows, the whole wall on it. Where it was taken is not kept.',
+  help: 'JPEG, PNG or WebP. Take the picture from as far back as the room allows, the whole wall on it. Where it was taken is not kept.',
   add: 'Add a photograph',
-  file: 'Photograph (JPEG, PNG or WebP)',
   sending: 'Reading the picture…',
   none: 'No photograph of this wall yet.',
   pick: 'Photograph',

@@ -62,7 +62,7 @@ test('two options and three colors, on a photograph; a link on a phone: remark, 
 
   // the photograph: what is none is told; its corners put to their places; measured; light turned
   await page.getByRole('link', { name: 'On the photograph' }).click()
-  const input = page.getByLabel('Photograph (JPEG, PNG or WebP)')
+  const input = page.locator('input[type=file]')
   await input.setInputFiles({
     name: 'wall.jpg',
     mimeType: 'image/jpeg',

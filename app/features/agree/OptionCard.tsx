@@ -28,8 +28,8 @@ const Card = styled.article<{ $lit: boolean }>`
   display: grid;
   grid-template-rows: subgrid;
   grid-row: span 5;
-  gap: ${space.s};
-  padding: ${space.m};
+  gap: ${space.xs};
+  padding: ${space.xs} ${space.m} ${space.m};
   background: var(--paper);
   border: 1px solid var(--line);
   border-top: 6px solid ${({ $lit }) => ($lit ? 'var(--chalk)' : 'var(--line)')};
@@ -44,7 +44,7 @@ const Head = styled.div`
   align-items: center;
   gap: ${space.xs};
   & h2 {
-    font-size: ${type.title};
+    font-size: ${type.lead};
   }
 `
 const Standing = styled.p`

@@ -27,7 +27,7 @@ const Cards = styled.div<{ $columns: number }>`
 `
 const FIRST_SIZE = { width: 1200, height: 300 }
 /** Drawings are no higher than this, in pixels. */
-const HIGHEST = 200
+const HIGHEST = 168
 const CARD_SIDES = 58
 
 /** Options of the wall side by side; one is chosen, any is worked on. */
@@ -51,7 +51,6 @@ export function OptionsStage({ yard }: { readonly yard: readonly YardAct[] }) {
   return (
     <AgreeFrame title={agreeText.options}>
       <Asked />
-      <Soft>{agreeText.help}</Soft>
       {fetcher.data?.said ? <Alert role="alert">{fetcher.data.said}</Alert> : null}
       {failed ? <Alert role="alert">{agreeText.failed}</Alert> : null}
       <div ref={box}>
@@ -80,7 +79,7 @@ export function OptionsStage({ yard }: { readonly yard: readonly YardAct[] }) {
         </Row>
       ) : null}
       <Soft>
-        {agreeText.ratesNote}
+        {agreeText.help} {agreeText.ratesNote}
         {chosen?.figures ? ` ${chosen.name}: ${minutesText(chosen.figures.weigh)} h.` : ''}
       </Soft>
       <Fold title={agreeText.tryTitle} open>

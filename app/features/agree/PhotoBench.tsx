@@ -35,7 +35,6 @@ const Picture = styled.div`
     display: block;
     width: 100%;
     max-height: 66vh;
-    background: #111;
     border-radius: 6px;
     user-select: none;
   }

@@ -1,4 +1,6 @@
+import { ImagePlus } from 'lucide-react'
 import { useState } from 'react'
+import { FileTrigger } from 'react-aria-components'
 import { useFetcher } from 'react-router'
 import { styled } from 'styled-components'
 import { useWallEditor } from '~/editor/WallEditor'
@@ -16,16 +18,6 @@ const Adding = styled.div`
   flex-wrap: wrap;
   align-items: end;
   gap: ${space.m};
-  & label {
-    display: grid;
-    gap: ${space.xs};
-    font-weight: 600;
-  }
-  & input {
-    min-height: 48px;
-    max-width: 100%;
-    font: inherit;
-  }
 `
 
 /** The wall on its photographs. */
@@ -48,23 +40,21 @@ export function PhotoStage({ photos }: { readonly photos: readonly WallPhoto[] }
           />
         ) : null}
         {photos.length < LIMITS.photos ? (
-          <label>
-            {photoText.file}
-            <input
-              type="file"
-              accept="image/jpeg,image/png,image/webp"
-              disabled={fetcher.state !== 'idle'}
-              onChange={(event) => {
-                const file = event.target.files?.[0]
-                if (!file) return
-                const form = new FormData()
-                form.set('file', file)
-                setPicked(null)
-                void fetcher.submit(form, { method: 'post', action, encType: 'multipart/form-data' })
-                event.target.value = ''
-              }}
-            />
-          </label>
+          <FileTrigger
+            acceptedFileTypes={['image/jpeg', 'image/png', 'image/webp']}
+            onSelect={(files) => {
+              const file = files?.[0]
+              if (!file) return
+              const form = new FormData()
+              form.set('file', file)
+              setPicked(null)
+              void fetcher.submit(form, { method: 'post', action, encType: 'multipart/form-data' })
+            }}
+          >
+            <Button $kind={photo ? 'plain' : 'main'} isDisabled={fetcher.state !== 'idle'}>
+              <ImagePlus size={18} aria-hidden /> {photoText.add}
+            </Button>
+          </FileTrigger>
         ) : (
           <Soft>{fullText('photos')}</Soft>
         )}

@@ -123,11 +123,11 @@ export function RoomPage({
           </Unrolled>
         </div>
         {room.walls.length === 0 ? <Soft>{roomNotes.noWall}</Soft> : null}
-        <RoomOptions options={data.options} walls={room.walls} currency={room.settings.currency} />
         <Panels>
           <MatchPanel room={room} wording={wording} />
           <CornersPanel room={room} />
         </Panels>
+        <RoomOptions options={data.options} walls={room.walls} currency={room.settings.currency} />
       </Page>
     </>
   )
