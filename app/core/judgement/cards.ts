@@ -50,7 +50,7 @@ function nowOf(workpiece: Workpiece): Comparable {
   }
 }
 
-const SHOWN_NODES = new Set(['wall', 'field', 'running', 'strip', 'thing'])
+const SHOWN_NODES = new Set(['wall', 'field', 'above', 'running', 'strip', 'thing'])
 
 /** Searches, and works the best out whole. */
 export function proposalCards(workpiece: Workpiece): ProposalCards {

@@ -22,9 +22,15 @@ export type SceneNode =
   | { readonly kind: 'deviation'; readonly id: string; readonly polygon: Polygon; readonly times: number }
   /** The part of the wall the layout covers, painted with it. */
   | { readonly kind: 'field'; readonly id: string; readonly polygon: Polygon }
-  /** The wall above what the layout covers, and on it the drops or panels of a paper. */
+  /** The wall above what the layout covers, and on it the drops or panels of a paper; a pattern comes again `every` so far from its head, nothing: it has none. */
   | { readonly kind: 'above'; readonly id: string; readonly polygon: Polygon }
-  | { readonly kind: 'paper'; readonly id: string; readonly number: number; readonly polygon: Polygon }
+  | {
+      readonly kind: 'paper'
+      readonly id: string
+      readonly number: number
+      readonly polygon: Polygon
+      readonly every: number
+    }
   | {
       readonly kind: 'running'
       readonly id: 'baseboard' | 'crown'
@@ -177,6 +183,7 @@ function aboveNodes({ layout }: Plan): SceneNode[] {
       id: `paper-${number}`,
       number,
       polygon: of,
+      every: paper?.kind === 'repeat' ? paper.height : 0,
     })),
   ]
 }

@@ -2,6 +2,9 @@ import type { SceneNode } from '~/core/scene/buildScene'
 import { type Frame, svgPoints } from './frame'
 import type { Palette } from './palette'
 
+/** More repeats than this are a misread figure. */
+const MOST_REPEATS = 60
+
 /** One drop of a paper or panel of a mural: its seams and its number. */
 export function PaperView({
   node,
@@ -17,7 +20,10 @@ export function PaperView({
     Math.min(...node.polygon.map(({ x }) => x)),
     Math.max(...node.polygon.map(({ x }) => x)),
   ]
-  const top = Math.min(...node.polygon.map(({ y }) => frame.toY(y)))
+  const ys = node.polygon.map(({ y }) => y)
+  const [head, foot] = [Math.max(...ys), Math.min(...ys)]
+  const top = frame.toY(head)
+  const repeats = node.every > 0 ? Math.min(MOST_REPEATS, Math.ceil((head - foot) / node.every) - 1) : 0
   return (
     <g data-paper={node.number} pointerEvents="none">
       <polygon
@@ -28,6 +34,20 @@ export function PaperView({
         strokeWidth={0.75}
         strokeDasharray="2 3"
       />
+      {/* where the pattern begins anew, a tick at the seam */}
+      {Array.from({ length: Math.max(0, repeats) }, (_, i) => frame.toY(head - (i + 1) * node.every)).map(
+        (y) => (
+          <line
+            key={y}
+            x1={frame.toX(left)}
+            x2={frame.toX(left) + 7}
+            y1={y}
+            y2={y}
+            stroke={ink}
+            strokeOpacity={0.6}
+          />
+        ),
+      )}
       <text
         x={frame.toX((left + right) / 2)}
         y={top + 13}

@@ -7,7 +7,9 @@ import type { Finding } from '~/core/findings/finding'
 import type { ProposalCard, ProposalCards } from '~/core/judgement/cards'
 import type { Scene } from '~/core/scene/buildScene'
 import { fitFrame } from '~/drawing/view/frame'
-import { SCREEN } from '~/drawing/view/palette'
+import { colorsOf } from '~/core/agree/wallColors'
+import { paintedPalette } from '~/drawing/view/painted'
+import { type Palette, SCREEN } from '~/drawing/view/palette'
 import { SceneView } from '~/drawing/view/SceneView'
 import { useWallEditor } from '~/editor/WallEditor'
 import {
@@ -133,11 +135,11 @@ const SIZE = { width: 168, height: 60 }
 const NOTHING: ReadonlySet<string> = new Set()
 
 /** A proposal's drawing; it stays as it is while the wall is worked on. */
-const Thumbnail = memo(function Thumbnail({ scene }: { scene: Scene }) {
+const Thumbnail = memo(function Thumbnail({ scene, palette }: { scene: Scene; palette: Palette }) {
   const frame = fitFrame(SIZE, scene, { left: 2, right: 2, top: 2, bottom: 2 })
   return (
     <svg viewBox={`0 0 ${SIZE.width} ${SIZE.height}`} aria-hidden="true">
-      <SceneView scene={scene} frame={frame} palette={SCREEN} selected={null} flagged={NOTHING} />
+      <SceneView scene={scene} frame={frame} palette={palette} selected={null} flagged={NOTHING} />
     </svg>
   )
 })
@@ -190,7 +192,7 @@ function Proposed({
         </Ask>
         <PopoverCard>
           <PopoverBody aria-label={title}>
-            <Thumbnail scene={scene} />
+            <Thumbnail scene={scene} palette={paintedPalette(SCREEN, colorsOf(design, workpiece.settings))} />
             <p>
               <Fractions text={why} />
             </p>
