@@ -38,6 +38,14 @@ const Tools = styled.div`
     flex: 0 1 auto;
   }
 `
+/** Which option is worked on; on a phone it is said where it is not the chosen one. */
+const InHand = styled.em`
+  ${narrow} {
+    &[data-option-in-hand='chosen'] {
+      display: none;
+    }
+  }
+`
 /** Where this wall is, what it is measured in, undo and redo, and whether it is saved. */
 export function WallHeader() {
   const { identity } = useWallEditor()
@@ -53,11 +61,11 @@ export function WallHeader() {
         <Link to={`/jobs/${identity.job.id}/rooms/${identity.room.id}`}>{identity.room.name}</Link> /{' '}
         <strong>{identity.name}</strong>
         {identity.options.length > 1 ? (
-          <em data-option-in-hand={identity.option.chosen ? 'chosen' : 'other'}>
+          <InHand data-option-in-hand={identity.option.chosen ? 'chosen' : 'other'}>
             {' '}
             {identity.option.name}
             {identity.option.chosen ? '' : `, ${agreeText.notTheChosen}`}
-          </em>
+          </InHand>
         ) : null}
         <Rename
           what="this wall"
