@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import { expect, expectAccessible, expectSaved, openDemoWall, openStage, test } from './page'
+import { expect, expectSaved, openDemoWall, openStage, test } from './page'
 
 test('one strip in hand is lit on the drawing, the rod, the cut list and its board', async ({ page }) => {
   await openDemoWall(page, 'Long wall')
@@ -157,19 +157,4 @@ test('a job goes out as a file and comes in again; a broken file is refused whol
   await page.getByRole('button', { name: 'Bring Tern Cottage again back' }).click()
   await page.getByRole('link', { name: 'Jobs at hand' }).click()
   await expect(page.getByRole('link', { name: 'Tern Cottage again' })).toBeVisible()
-})
-
-test.describe('on a phone', () => {
-  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true })
-
-  test('every stage fits the width and stays accessible', async ({ page }) => {
-    await openDemoWall(page, 'Long wall')
-    for (const stage of ['Measure', 'Lay out', 'Mark', 'Cut', 'Buy']) {
-      await openStage(page, stage)
-      await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
-      const overflow = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)
-      expect(overflow).toBeLessThanOrEqual(0)
-      await expectAccessible(page)
-    }
-  })
 })

@@ -76,7 +76,14 @@ test.describe('on a phone', () => {
     await page.goto('/jobs/demo')
     expect(await sideways(page)).toBeLessThanOrEqual(0)
     expect(await smallTargets(page, 44)).toEqual([])
-    for (const path of ['/', '/yard', '/jobs/demo/boards', '/jobs/demo/boards/list']) {
+    for (const path of [
+      '/',
+      '/yard',
+      '/book',
+      '/jobs/demo/client',
+      '/jobs/demo/boards',
+      '/jobs/demo/boards/list',
+    ]) {
       await page.goto(path)
       if (path.includes('boards'))
         await expect(page.locator('[data-state=working]')).toHaveCount(0, { timeout: 60_000 })
