@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import { expect, expectSaved, openDemoWall, openStage, test } from './page'
+import { expect, expectAccessible, expectSaved, openDemoWall, openStage, test } from './page'
 
 test('one strip in hand is lit on the drawing, the rod, the cut list and its board', async ({ page }) => {
   await openDemoWall(page, 'Long wall')
