@@ -1,5 +1,15 @@
 import { EMPTY_URL } from '../../playwright.config'
-import { expect, expectAccessible, expectSaved, newJob, newWall, openFold, openStage, test } from './page'
+import {
+  expect,
+  expectAccessible,
+  expectSaved,
+  newJob,
+  newWall,
+  openDemoWall,
+  openFold,
+  openStage,
+  test,
+} from './page'
 
 const PICTURE = 'examples/tern-cottage-window-wall.jpg'
 const CORNERS = [
@@ -36,10 +46,6 @@ test('two options and three colors, on a photograph; a link on a phone: remark, 
   await expect(card('Grid').locator('[data-figure=pieces] small')).toHaveText(/^[+−]\d+$/)
   await expect(card('Option 1').locator('[data-figure=pieces] small')).toHaveCount(0)
   await expectAccessible(page)
-  // the fewest pieces to tape up, and they count as in hand
-  await page.getByRole('button', { name: 'They are cut: count them as in hand' }).click()
-  await expect(page.getByText(/^On the rack as R\d+/)).toBeVisible()
-
   // colors of the option in hand
   await page.getByRole('link', { name: 'Colors' }).click()
   for (const use of ['trim', 'wall between the trim', 'wall above'])
@@ -203,4 +209,16 @@ test('two options and three colors, on a photograph; a link on a phone: remark, 
   })
   expect(late.status()).toBe(410)
   expect(await late.text()).toContain('too late, but kept')
+})
+
+test('the fewest pieces to tape up are cut from offcuts first, and count as in hand', async ({ page }) => {
+  await openDemoWall(page, 'Window wall')
+  await openStage(page, 'Agree')
+  await expect(page.locator('[data-try] li').first()).toContainText('from the left corner')
+  await page.getByRole('button', { name: 'They are cut: count them as in hand' }).click()
+  const said = await page.getByText(/^On the rack as R\d+/).innerText()
+  const label = /R\d+/.exec(said)?.[0] ?? ''
+  await page.waitForTimeout(300)
+  await page.goto('/yard')
+  await expect(page.locator(`[data-offcut="${label}"]`)).toBeVisible()
 })
