@@ -124,7 +124,7 @@ export const roomOptionText = {
   notKnown: 'not known',
   chosen: 'chosen',
   choose: (name: string) => `Choose ${name}`,
-  name: 'Name of a new option',
+  name: 'New option',
   make: (walls: string) => `Make it on ${walls}, from the chosen ones`,
   note: 'Each wall is worked on by itself: open it, and its Agree stage.',
 } as const
