@@ -116,7 +116,10 @@ try {
       '--disable-background-networking',
     ],
   })
-  for (const { name, path, link, wall, stage, size, then } of PICTURES) {
+  // all of them, or those that are named
+  const named = process.argv.slice(2)
+  const wanted = PICTURES.filter(({ name }) => named.length === 0 || named.includes(name))
+  for (const { name, path, link, wall, stage, size, then } of wanted) {
     const page = await browser.newPage({ viewport: size })
     await page.goto(`${BASE}${path ?? '/jobs/demo'}`, { waitUntil: 'networkidle' })
     if (link) await page.getByRole('link', { name: link }).click()
