@@ -20,6 +20,7 @@ import {
   type Wording,
 } from '~/messages'
 import { inForce, LIMITS, PAINT_USES, type Workpiece } from '~/model'
+import { Fractions } from '~/ui/Fractions'
 import { Field, Part, PLAIN, PLAIN_PALETTE, Press, Quiet } from './clientLook'
 import type { ClientView, ClientWallView } from './clientView'
 
@@ -117,7 +118,9 @@ function Drawn({
         {option.name}
         {pick.option === option.id ? <small> ({pageText.picked})</small> : null}
       </h3>
-      <p>{title}</p>
+      <p>
+        <Fractions text={title} />
+      </p>
       {wall.photo !== null ? (
         <img
           src={`/c/${link.token}/photo/${wall.photo.id}?option=${option.id}`}
@@ -240,7 +243,7 @@ export function ClientWall({ wall, view }: { readonly wall: ClientWallView; read
     <Part aria-label={wall.name}>
       <h2>{wall.name}</h2>
       <Quiet>
-        {say(wall.survey.width, w)} × {sayWithUnit(wall.survey.height, w)}
+        <Fractions text={`${say(wall.survey.width, w)} × ${sayWithUnit(wall.survey.height, w)}`} />
       </Quiet>
       {wall.options.map((option) => (
         <Drawn key={option.id} wall={wall} option={option} view={view} />

@@ -47,7 +47,6 @@ export const ClientBase = createGlobalStyle<{ $font: string }>`
     background: ${PLAIN.paper};
     color: ${PLAIN.ink};
     font: 17px/1.5 'Archivo Variable', Archivo, Arial, sans-serif;
-    font-variant-numeric: diagonal-fractions;
   }
   h1, h2, h3, p, fieldset, ul { margin: 0; padding: 0; border: 0; }
   ul { list-style: none; }
