@@ -90,3 +90,8 @@ export const USUAL_PAPER: Pick<Paper, 'height' | 'panels' | 'from' | 'hex'> = {
   from: 'left',
   hex: '#d9d2c0',
 }
+
+/** A color put on the list: nothing known of it yet but its name, its color and what it is for. */
+export function freshPaint({ id, name, hex, use }: Pick<Paint, 'id' | 'name' | 'hex' | 'use'>): Paint {
+  return { id, name, code: '', hex, sheen: 'satin', use, state: 'listed', triedOn: null, note: '', batch: '' }
+}

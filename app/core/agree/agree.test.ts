@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { anyMeetingWall, runs } from '../../../tests/anyWall'
 import {
   type Act,
+  freshPaint,
   inForce,
   NO_PAINT,
   type Paint,
@@ -27,18 +28,7 @@ import { tryOut } from './tryOut'
 import { colorsOf, contrastOf, contrastsOf, inkOn, readHex } from './wallColors'
 import { USUAL_RATES, weighUp } from './weighUp'
 
-const paint = (id: string, hex: string, use: Paint['use'] = 'trim'): Paint => ({
-  id,
-  name: id,
-  code: '',
-  hex,
-  sheen: 'satin',
-  use,
-  state: 'listed',
-  triedOn: null,
-  note: '',
-  batch: '',
-})
+const paint = (id: string, hex: string, use: Paint['use'] = 'trim') => freshPaint({ id, name: id, hex, use })
 const settings = startingSettings('inches', '1/16')
 const plain = (): Workpiece => ({
   wall: { survey: { ...blankSurvey(), width: inches(131), height: inches(97) }, design: startingDesign() },

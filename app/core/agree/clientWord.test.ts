@@ -1,6 +1,7 @@
 import {
   blankSurvey,
   type DesignDocument,
+  freshPaint,
   inForce,
   type Paint,
   startingDesign,
@@ -11,18 +12,7 @@ import { inches } from '~/length'
 import { applyEdits } from '../edits/applyEdit'
 import { canonicalText, differsFromSigned, inPickedColors, pickOf, remarksOf } from './clientWord'
 
-const paint = (id: string, hex: string, use: Paint['use'] = 'trim'): Paint => ({
-  id,
-  name: id,
-  code: '',
-  hex,
-  sheen: 'satin',
-  use,
-  state: 'listed',
-  triedOn: null,
-  note: '',
-  batch: '',
-})
+const paint = (id: string, hex: string, use: Paint['use'] = 'trim') => freshPaint({ id, name: id, hex, use })
 const settings = startingSettings('inches', '1/16')
 const plain = (): Workpiece => ({
   wall: { survey: { ...blankSurvey(), width: inches(131), height: inches(97) }, design: startingDesign() },

@@ -8,6 +8,7 @@ import { pictureSvg } from '~/core/scene/pictureSvg'
 import { inches } from '~/length'
 import {
   blankSurvey,
+  freshPaint,
   inForce,
   NO_PAINT,
   type Paint,
@@ -21,9 +22,7 @@ import { SCREEN } from './palette'
 import { PhotoPlan } from './PhotoPlan'
 import { SceneView } from './SceneView'
 
-const paint = (id: string, hex: string, use: Paint['use']): Paint => ({
-  id, name: id, code: '', hex, sheen: 'satin', use, state: 'listed', triedOn: null, note: '', batch: '',
-}) // prettier-ignore
+const paint = (id: string, hex: string, use: Paint['use']) => freshPaint({ id, name: id, hex, use })
 const paints = [paint('a', '#aa1111', 'trim'), paint('b', '#22bb22', 'field'), paint('c', '#3333cc', 'above')]
 const settings = { ...startingSettings('inches', '1/16'), paints }
 const survey = {

@@ -5,35 +5,18 @@ import { newToken } from '~/editor/saving/browserSaver'
 import { useWallEditor } from '~/editor/WallEditor'
 import { WallStage } from '~/editor/WallStage'
 import { colorText, contrastText, USE_NAMES } from '~/messages'
-import { freeName, inForce, type Paint, PAINT_USES, type PaintUse, type WallPaint } from '~/model'
+import { freeName, freshPaint, inForce, type Paint, PAINT_USES, type PaintUse, type WallPaint } from '~/model'
 import { AddButton } from '~/ui/AddButton'
 import { Button } from '~/ui/Button'
 import { Choice } from '~/ui/Choice'
 import { Fold } from '~/ui/Fold'
 import { Row, Soft } from '~/ui/page'
-import { narrow, space } from '~/ui/theme'
+import { space } from '~/ui/theme'
 import { AgreeFrame } from './AgreeFrame'
+import { Beside, Picture } from './Beside'
 import { PaintRow } from './PaintRow'
 import { PaperFields } from './PaperFields'
 
-const Two = styled.div`
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 400px;
-  gap: ${space.l};
-  align-items: start;
-  ${narrow} {
-    grid-template-columns: minmax(0, 1fr);
-  }
-`
-const Picture = styled.div`
-  position: sticky;
-  top: 0;
-  display: grid;
-  gap: ${space.m};
-  ${narrow} {
-    position: static;
-  }
-`
 const Panel = styled.div`
   display: grid;
   gap: ${space.l};
@@ -89,18 +72,7 @@ export function ColorsStage() {
       paints.map((each) => each.name),
     )
     const id = newToken().slice(0, 12)
-    const fresh: Paint = {
-      id,
-      name,
-      code: '',
-      hex: FIRST[use],
-      sheen: 'satin',
-      use,
-      state: 'listed',
-      triedOn: null,
-      note: '',
-      batch: '',
-    }
+    const fresh = freshPaint({ id, name, hex: FIRST[use], use })
     edit(
       [
         { type: 'patchSettings', patch: { paints: [...paints, fresh] } },
@@ -112,7 +84,7 @@ export function ColorsStage() {
   const isUsed = (id: string) => PAINT_USES.some((use) => paint[use] === id)
   return (
     <AgreeFrame title={colorText.title}>
-      <Two>
+      <Beside $panel="400px">
         <Picture>
           <WallStage rods={false} height="min(52vh, 440px)" />
           <section aria-label={colorText.contrast}>
@@ -190,7 +162,7 @@ export function ColorsStage() {
             <PaperFields />
           </Fold>
         </Panel>
-      </Two>
+      </Beside>
     </AgreeFrame>
   )
 }

@@ -8,29 +8,16 @@ import { useSize } from '~/drawing/interaction/useSize'
 import { PhotoPlan } from '~/drawing/view/PhotoPlan'
 import { useWallEditor } from '~/editor/WallEditor'
 import { photoDistanceText, photoFaultText, photoText, placeName } from '~/messages'
-import { inForce, type Spot, type WallPhoto } from '~/model'
+import { freshPaint, inForce, type Spot, type WallPhoto } from '~/model'
 import { Button } from '~/ui/Button'
 import { Fractions } from '~/ui/Fractions'
 import { Alert, Row, Soft } from '~/ui/page'
-import { narrow, space } from '~/ui/theme'
+import { Beside, Picture } from './Beside'
 import { PhotoPanel } from './PhotoPanel'
 import { colorAt, savePng } from './photoFile'
 import { usePhoto } from './usePhoto'
 
-const Two = styled.div`
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 340px;
-  gap: ${space.l};
-  align-items: start;
-  ${narrow} {
-    grid-template-columns: minmax(0, 1fr);
-  }
-`
-const Picture = styled.div`
-  position: sticky;
-  top: 0;
-  display: grid;
-  gap: ${space.s};
+const Photograph = styled(Picture)`
   & svg {
     display: block;
     width: 100%;
@@ -42,9 +29,6 @@ const Picture = styled.div`
     flex: 1 1 200px;
     min-height: 48px;
     accent-color: var(--chalk);
-  }
-  ${narrow} {
-    position: static;
   }
 `
 const POINT = '#ffd23f'
@@ -96,16 +80,14 @@ export function PhotoBench({ photo, url }: { readonly photo: WallPhoto; readonly
     if (!hex) return
     const { paints } = workpiece.settings
     const id = `photo-${Date.now().toString(36)}`
-    const fresh = {
-      id, name: `${photoText.taken} ${paints.length + 1}`, code: '', hex, sheen: 'satin', use: 'field',
-      state: 'listed', triedOn: null, note: '', batch: '',
-    } as const // prettier-ignore
+    const name = `${photoText.taken} ${paints.length + 1}`
+    const fresh = freshPaint({ id, name, hex, use: 'field' })
     edit([{ type: 'patchSettings', patch: { paints: [...paints, fresh] } }], 'done')
     setTaking(null)
   }
   return (
-    <Two>
-      <Picture ref={box}>
+    <Beside $panel="340px">
+      <Photograph ref={box}>
         <svg
           ref={drawing}
           viewBox={`0 0 ${width} ${height}`}
@@ -261,7 +243,7 @@ export function PhotoBench({ photo, url }: { readonly photo: WallPhoto; readonly
             {photoText[saving]}
           </Soft>
         </Row>
-      </Picture>
+      </Photograph>
       <PhotoPanel
         marks={marks}
         change={change}
@@ -270,6 +252,6 @@ export function PhotoBench({ photo, url }: { readonly photo: WallPhoto; readonly
         nameOf={nameOf}
         onCutting={setCutting}
       />
-    </Two>
+    </Beside>
   )
 }
