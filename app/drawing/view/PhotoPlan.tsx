@@ -1,3 +1,4 @@
+import { signedArea } from '~/core/geometry'
 import type { PhotoNode } from '~/core/photo/photoScene'
 import { inkOn, shadeOf, type WallColors } from '~/core/agree/wallColors'
 
@@ -22,14 +23,25 @@ export interface PhotoPlanProps {
 const pointsOf = (points: PhotoNode['points']) =>
   points.map(({ x, y }) => `${x.toFixed(2)},${y.toFixed(2)}`).join(' ')
 
-/** A plan over a photograph, as plain SVG: the same on the page, in a picture and on the client's page. */
+/** Outlines as one path, all turned the same way, so that where two lie over one another none is cut out of the other. */
+function pathOf(nodes: readonly PhotoNode[]): string {
+  return nodes
+    .map(({ points }) => {
+      const turned = signedArea(points) < 0 ? [...points].reverse() : points
+      return `M${turned.map(({ x, y }) => `${x.toFixed(2)} ${y.toFixed(2)}`).join('L')}Z`
+    })
+    .join('')
+}
+
+/** A plan over a photograph, as plain SVG: the same on the page, in a picture and on the client's page. A path for each kind: a point that is pulled draws few things anew. */
 export function PhotoPlan({ nodes, colors, cutOuts, width, height, name, shown = 1 }: PhotoPlanProps) {
   const strip = colors.trim?.hex ?? PLAIN.strip
   const above = colors.paper?.hex ?? colors.above?.hex ?? null
-  const of = (kind: PhotoNode['kind']) => nodes.filter((node) => node.kind === kind)
-  const drawn = (node: PhotoNode, fill: string, more: object = {}) => (
-    <polygon key={node.id} points={pointsOf(node.points)} fill={fill} {...more} />
-  )
+  const drawn = (kind: PhotoNode['kind'], fill: string, more: object = {}) => {
+    const of = nodes.filter((node) => node.kind === kind)
+    return of.length === 0 ? null : <path data-kind={kind} d={pathOf(of)} fill={fill} {...more} />
+  }
+  const paint = { fillOpacity: COVER }
   return (
     <g mask={`url(#${name})`}>
       <mask id={name} maskUnits="userSpaceOnUse" x={0} y={0} width={width} height={height}>
@@ -40,33 +52,19 @@ export function PhotoPlan({ nodes, colors, cutOuts, width, height, name, shown =
       </mask>
       <mask id={`${name}-paint`} maskUnits="userSpaceOnUse" x={0} y={0} width={width} height={height}>
         <rect x={0} y={0} width={width} height={height} fill="#fff" />
-        {of('hole').map((node) => drawn(node, '#000'))}
+        {drawn('hole', '#000')}
       </mask>
       <g mask={`url(#${name}-paint)`}>
-        {above ? of('above').map((node) => drawn(node, above, { fillOpacity: COVER })) : null}
-        {above
-          ? of('seam').map((node) =>
-              drawn(node, 'none', { stroke: inkOn(above), strokeOpacity: 0.3, strokeWidth: 1 }),
-            )
-          : null}
-        {colors.field
-          ? of('field').map((node) => drawn(node, colors.field?.hex ?? strip, { fillOpacity: COVER }))
-          : null}
-        {colors.trim && colors.base
-          ? of('base').map((node) => drawn(node, strip, { fillOpacity: COVER }))
-          : null}
-        {/* one group for all shades: where two lie over one another it is no darker */}
-        <g opacity={0.34}>{of('shadow').map((node) => drawn(node, '#000'))}</g>
+        {above ? drawn('above', above, paint) : null}
+        {above ? drawn('seam', 'none', { stroke: inkOn(above), strokeOpacity: 0.3, strokeWidth: 1 }) : null}
+        {colors.field ? drawn('field', colors.field.hex, paint) : null}
+        {colors.trim && colors.base ? drawn('base', strip, paint) : null}
+        {drawn('shadow', '#000', { opacity: 0.34 })}
       </g>
-      {nodes.flatMap((node) => {
-        if (node.kind === 'strip') return [drawn(node, strip, { stroke: shadeOf(strip), strokeWidth: 0.6 })]
-        if (node.kind === 'dim') return [drawn(node, shadeOf(strip), { fillOpacity: 0.8 })]
-        if (node.kind === 'lit') return [drawn(node, '#ffffff', { fillOpacity: 0.45 })]
-        return []
-      })}
-      {of('plate').map((node) =>
-        drawn(node, colors.plates?.hex ?? PLAIN.plate, { stroke: '#555', strokeWidth: 0.8 }),
-      )}
+      {drawn('strip', strip, { stroke: shadeOf(strip), strokeWidth: 0.6 })}
+      {drawn('dim', shadeOf(strip), { fillOpacity: 0.8 })}
+      {drawn('lit', '#ffffff', { fillOpacity: 0.45 })}
+      {drawn('plate', colors.plates?.hex ?? PLAIN.plate, { stroke: '#555', strokeWidth: 0.8 })}
     </g>
   )
 }

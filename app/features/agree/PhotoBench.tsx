@@ -1,4 +1,4 @@
-import { useMemo, useRef, useState } from 'react'
+import { useCallback, useDeferredValue, useMemo, useRef, useState } from 'react'
 import { styled } from 'styled-components'
 import { colorsOf } from '~/core/agree/wallColors'
 import { measureOnPhoto, photoMap } from '~/core/photo/photoMap'
@@ -62,10 +62,15 @@ export function PhotoBench({ photo, url }: { readonly photo: WallPhoto; readonly
     [marks.cutOuts, width, height],
   )
   const places = useMemo(() => knownPlaces(plan, survey), [plan, survey])
-  const nameOf = (wall: { x: number; y: number }) => {
-    const place = places.find(({ at }) => Math.hypot(at.x - wall.x, at.y - wall.y) < 2)
-    return place ? placeName(place, wording) : photoText.own
-  }
+  const nameOf = useCallback(
+    (wall: { x: number; y: number }) => {
+      const place = places.find(({ at }) => Math.hypot(at.x - wall.x, at.y - wall.y) < 2)
+      return place ? placeName(place, wording) : photoText.own
+    },
+    [places, wording],
+  )
+  // while a point is pulled the picture follows the hand, and what is said of it when there is time
+  const [saidMarks, saidFound] = [useDeferredValue(marks), useDeferredValue(found)]
   const inParts = (by: { x: number; y: number }) => ({ x: by.x / width, y: by.y / height })
   const kept = (value: number) => Math.min(1.9, Math.max(-0.9, value))
   const moved = ({ x, y }: Spot, by: { x: number; y: number }): Spot => {
@@ -245,9 +250,9 @@ export function PhotoBench({ photo, url }: { readonly photo: WallPhoto; readonly
         </Row>
       </Photograph>
       <PhotoPanel
-        marks={marks}
+        marks={saidMarks}
         change={change}
-        found={found}
+        found={saidFound}
         places={places}
         nameOf={nameOf}
         onCutting={setCutting}

@@ -1,4 +1,5 @@
 import { Trash2 } from 'lucide-react'
+import { memo } from 'react'
 import { styled } from 'styled-components'
 import type { PhotoFault, PhotoMap } from '~/core/photo/photoMap'
 import { LENS_NEEDS } from '~/core/photo/lens'
@@ -44,7 +45,14 @@ export interface PhotoPanelProps {
 }
 
 /** The points of a photograph by name, its light, and what is cut out of it. */
-export function PhotoPanel({ marks, change, found, places, nameOf, onCutting }: PhotoPanelProps) {
+export const PhotoPanel = memo(function PhotoPanel({
+  marks,
+  change,
+  found,
+  places,
+  nameOf,
+  onCutting,
+}: PhotoPanelProps) {
   const { wording } = useWallEditor()
   const light = (Object.keys(LIGHTS) as (keyof typeof LIGHTS)[]).find(
     (name) => LIGHTS[name] === marks.lightDeg,
@@ -215,4 +223,4 @@ export function PhotoPanel({ marks, change, found, places, nameOf, onCutting }: 
       </Fold>
     </Panel>
   )
-}
+})
