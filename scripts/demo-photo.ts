@@ -9,7 +9,7 @@ import { buildScene } from '~/core/scene/buildScene'
 import { isPlate } from '~/core/survey/obstacles'
 
 const WALL = 'Window wall'
-const OUT = 'examples/tern-cottage-window-wall'
+const OUT = 'examples/pictures/tern-cottage-window-wall'
 const [WIDTH, HEIGHT] = [1600, 1200]
 const CORNERS = [
   { x: 176, y: 1006 },

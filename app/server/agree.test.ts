@@ -213,7 +213,10 @@ describe('a client’s link', () => {
       put({ kind: 'remark', wall: ids.wallId, option: null, at: { x: i, y: 1 }, text: `number ${i}` })
     expect(put({ kind: 'remark', wall: ids.wallId, option: null, at: null, text: 'one more' })).toBe('full')
     expect(actsOfLink(db, link.id)).toHaveLength(LIMITS.remarks)
-    expect(askedOfWall(db, link.jobId, ids.wallId).remarks).toHaveLength(LIMITS.remarks - 1)
+    // a page that is full can still be answered
+    const [, remark] = actsOfLink(db, link.id)
+    expect(put({ kind: 'answered', remark: remark?.id, text: 'done' })).toBe('kept')
+    expect(askedOfWall(db, link.jobId, ids.wallId).remarks).toHaveLength(LIMITS.remarks - 2)
   })
 
   test('it is signed once, by a name; what was signed stands as it was, and a later change is told by name', async () => {

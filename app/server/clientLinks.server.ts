@@ -127,7 +127,8 @@ export function recordClientAct(
   )
     return 'unread'
   const held = db.select({ all: count() }).from(clientActs).where(eq(clientActs.linkId, link.id)).get()
-  if ((held?.all ?? 0) >= LIMITS.remarks) return 'full'
+  // there is always room for an answer: each is to a remark that is there
+  if (act.data.kind !== 'answered' && (held?.all ?? 0) >= LIMITS.remarks) return 'full'
   db.insert(clientActs)
     .values({
       id: newId(),

@@ -9,7 +9,7 @@ import { keepPhoto } from './photos.server'
 import { sign } from './signatures.server'
 
 /** A picture drawn by scripts/demo-photo.ts, with what is put on it. */
-const PICTURE = 'examples/tern-cottage-window-wall'
+const PICTURE = 'examples/pictures/tern-cottage-window-wall'
 const PICTURED = 'Window wall'
 const SIGNED = 'Bed wall'
 const SHOWN: ('photo' | 'colors' | 'price' | 'hours' | 'notes')[] = ['photo', 'colors', 'price']

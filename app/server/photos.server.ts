@@ -54,7 +54,7 @@ async function tidied(given: Uint8Array): Promise<Result<TidyPicture, PhotoProbl
       .autoOrient()
       .resize({ width: side, height: side, fit: 'inside', withoutEnlargement: true })
       .flatten({ background: '#ffffff' })
-      .toColourspace('srgb')
+      .toColorspace('srgb')
       .jpeg({ quality: 85 })
       .toBuffer({ resolveWithObject: true })
     return ok({ bytes: data, width: info.width, height: info.height })

@@ -11,7 +11,7 @@ import {
   test,
 } from './page'
 
-const PICTURE = 'examples/tern-cottage-window-wall.jpg'
+const PICTURE = 'examples/pictures/tern-cottage-window-wall.jpg'
 const CORNERS = [
   [176, 1006],
   [1446, 912],
