@@ -47,6 +47,7 @@ export const agreeText = {
     joints: 'Joints',
     boards: 'Boards, about',
     cost: 'Boards cost',
+    supplies: 'Supplies cost',
     hours: 'Hours, about',
     days: 'Days, one person',
     setUps: 'Saw set-ups',
@@ -57,7 +58,7 @@ export const agreeText = {
     risks: 'What is risky',
   },
   ratesNote:
-    'Hours: common practice for sanding, painting and caulking, a first guess for marking, cutting and fitting; boards by a good plan that need not be the best; money is boards alone.',
+    'Hours by the job’s own rates, which stand on its page Work; boards by a good plan that need not be the best; supplies each bought for this wall alone.',
   noGap: '–',
 } as const
 
@@ -112,6 +113,13 @@ export function figureText(name: FigureName, f: OptionFigures, w: Wording): stri
         : f.cost.sum > 0
           ? `${money(f.cost.sum, w.currency)} and boards without a price`
           : 'no prices yet'
+    case 'supplies':
+      if (w.currency === undefined) return 'not known'
+      return f.supplies.whole
+        ? money(f.supplies.sum, w.currency)
+        : f.supplies.sum > 0
+          ? `${money(f.supplies.sum, w.currency)} and more without a price`
+          : 'no prices yet'
     case 'hours':
       return tenths(f.weigh.hours)
     case 'days':
@@ -160,6 +168,7 @@ export function differenceText(
 /** Where the hours go. */
 export function minutesText({ minutes }: Pick<WeighUp, 'minutes'>): string {
   const names = {
+    prepare: 'prepare',
     mark: 'mark',
     cut: 'cut',
     fit: 'fit',

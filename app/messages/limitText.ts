@@ -23,6 +23,10 @@ const WHERE: Readonly<Record<Counted, string>> = {
   cutOuts: 'things are cut out of a photograph',
   photoPoints: 'points are put on a photograph',
   book: 'entries a book of the crew has',
+  ownTasks: 'tasks of your own a job has',
+  pins: 'moves by hand an order of work has',
+  deliveries: 'deliveries a job waits for',
+  daysOff: 'days off a plan has',
 }
 
 /** Said where one more would be one too many. */

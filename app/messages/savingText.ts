@@ -58,6 +58,7 @@ const PARTS: Readonly<Record<ChangedPart, string>> = {
   'settings.fit': 'fitting tolerance',
   'settings.caulk': 'widest seam',
   'settings.paints': 'list of colors',
+  'settings.work': 'plan of the work',
 }
 
 const SAID_AT_MOST = 3

@@ -27,6 +27,14 @@ export function actSchema() {
     }),
     /** All pieces of the wall are cut, or are not after all. */
     z.strictObject({ ...done, kind: z.enum(['cut', 'uncut']) }),
+    /** An item of the finish list is done, with what was found there; or is not after all. */
+    z.strictObject({
+      ...done,
+      kind: z.literal('finishDone'),
+      item: z.string().min(1).max(80),
+      note: z.string().trim().max(LIMITS.note).default(''),
+    }),
+    z.strictObject({ ...done, kind: z.literal('finishOpen'), item: z.string().min(1).max(80) }),
     /** The cut list as it goes to the saw, frozen from the revisions of the survey, the design and the settings. The act's id is the release's. */
     z.strictObject({
       ...done,

@@ -49,6 +49,12 @@ export const LIMITS = {
   /** Remarks of one client's link; layouts and notes kept in the crew's books. */
   remarks: 200,
   book: 200,
+  /** Tasks of one's own in a job, moves by hand, deliveries, days off; the longest wait, in hours. */
+  ownTasks: 60,
+  pins: 100,
+  deliveries: 40,
+  daysOff: 120,
+  waitHours: 2_000,
   /** Characters of a name; of a note. */
   name: 80,
   note: 400,
@@ -86,3 +92,7 @@ export type Counted =
   | 'cutOuts'
   | 'photoPoints'
   | 'book'
+  | 'ownTasks'
+  | 'pins'
+  | 'deliveries'
+  | 'daysOff'

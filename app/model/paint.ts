@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { ZERO } from '~/length'
+import { inches, ZERO } from '~/length'
 import { type LengthSchema, notNegative, positive } from './lengthSchema'
 import { LIMITS } from './limits'
 import { idSchema } from './material'
@@ -51,8 +51,12 @@ export function paperSchema(length: LengthSchema) {
     height: notNegative(length),
     /** How many panels a mural has; of drops there are as many as the wall takes. */
     panels: z.number().int().min(1).max(LIMITS.panelsOfPaper).default(1),
-    /** Hung from one side, or from both sides of the middle. */
-    from: z.enum(['left', 'right', 'middle']).default('left'),
+    /** Hung from one side, from both sides of a seam in the middle, or of a drop in the middle. */
+    from: z.enum(['left', 'right', 'middle', 'middleDrop']).default('left'),
+    /** How long a roll is; whether its pattern runs on straight or by half a repeat; what runs over at head and foot, of a mural on all sides. */
+    roll: positive(length).default(inches(396)),
+    match: z.enum(['straight', 'half']).default('straight'),
+    over: notNegative(length).default(inches(2)),
     hex: z.string().regex(HEX).default('#d9d2c0'),
   })
 }
@@ -84,10 +88,13 @@ export const NO_PAINT: WallPaint = {
 }
 
 /** Where paper starts: drops of a usual width, without a repeat. */
-export const USUAL_PAPER: Pick<Paper, 'height' | 'panels' | 'from' | 'hex'> = {
+export const USUAL_PAPER: Pick<Paper, 'height' | 'panels' | 'from' | 'hex' | 'roll' | 'match' | 'over'> = {
   height: ZERO,
   panels: 4,
   from: 'left',
+  roll: inches(396),
+  match: 'straight',
+  over: inches(2),
   hex: '#d9d2c0',
 }
 

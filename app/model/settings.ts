@@ -7,6 +7,7 @@ import { paintSchema } from './paint'
 import { USUAL_SAW, USUAL_TOOLS } from './saw'
 import { shopSchema, USUAL_SWING, usualOffers } from './shop'
 import { STOCK_LIST } from './stockList'
+import { USUAL_WORK, workSchema } from './work'
 
 /** What holds for all walls of a job: units, tape, money, strip materials and the shop. */
 export function settingsSchema(length: LengthSchema) {
@@ -25,6 +26,8 @@ export function settingsSchema(length: LengthSchema) {
       caulk: notNegative(length).default(inches(1 / 8)),
       /** Colors picked, listed and tried. */
       paints: z.array(paintSchema()).max(LIMITS.paints).default([]),
+      /** How the work is done, in which order, when, and with what. */
+      work: workSchema(length).default(USUAL_WORK),
     })
     .refine((settings) => tapesFor(settings.units).includes(settings.tape), {
       path: ['tape'],
@@ -48,6 +51,7 @@ export function startingSettings(units: Settings['units'], tape: Settings['tape'
     fit: inches(1 / 16),
     caulk: inches(1 / 8),
     paints: [],
+    work: USUAL_WORK,
     materials: [...STOCK_LIST],
     shop: {
       kerf: inches(1 / 8),

@@ -59,6 +59,8 @@ export function yardActSchema() {
   const job = idSchema
   const board = { material: idSchema, length: positive(storedLength) }
   const offcut = z.string().min(8).max(64)
+  /** A supply by its key: caulk, nails/18/50800000, paint/ID. */
+  const supply = z.string().min(1).max(140)
   return z.discriminatedUnion('kind', [
     /** So many whole boards of a length are on hand. */
     z.strictObject({
@@ -105,6 +107,23 @@ export function yardActSchema() {
       left: notNegative(storedLength),
     }),
     z.strictObject({ ...done, kind: z.literal('boardUncut'), job, cut: z.string().min(8).max(64) }),
+    /** So many packs of a supply are on hand, parts of a pack too. */
+    z.strictObject({
+      ...done,
+      kind: z.literal('supplyCounted'),
+      product: supply,
+      count: z.number().min(0).max(10_000),
+    }),
+    /** So many packs of a supply are in the cart, or are put back; what each truly cost, where it was said. */
+    z.strictObject({
+      ...done,
+      kind: z.literal('supplyBought'),
+      job,
+      product: supply,
+      size: z.number().positive().max(1_000_000),
+      count: z.number().int().min(-1_000).max(1_000),
+      paid: price().nullable(),
+    }),
     /** What a job or one wall of it may cost; null lifts it. */
     z.strictObject({
       ...done,

@@ -50,7 +50,7 @@ export function actsOf(db: Database, wallId: string): Act[] {
 }
 
 /** Marks have nothing to do with whether a wall is cut, and there are many of them. */
-const MARKS = ['marked', 'unmarked', 'flawed']
+const MARKS = ['marked', 'unmarked', 'flawed', 'finishDone', 'finishOpen']
 
 /** Which of these walls are cut: said to be, or all of their list ticked. */
 export function cutWalls(db: Database, wallIds: readonly string[]): Set<string> {

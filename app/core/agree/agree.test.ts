@@ -11,6 +11,7 @@ import {
   withDesign,
   blankSurvey,
   type Workpiece,
+  USUAL_RATES,
 } from '~/model'
 import { inches, NM_PER_FOOT } from '~/length'
 import { freezeList } from '../asbuilt/freeze'
@@ -26,7 +27,8 @@ import { optionFigures } from './optionFigures'
 import { paperDrops } from './paperDrops'
 import { tryOut } from './tryOut'
 import { colorsOf, contrastOf, contrastsOf, inkOn, readHex } from './wallColors'
-import { USUAL_RATES, weighUp } from './weighUp'
+import { wallFacts } from '../takeoff/wallFacts'
+import { weighUp } from './weighUp'
 
 const paint = (id: string, hex: string, use: Paint['use'] = 'trim') => freshPaint({ id, name: id, hex, use })
 const settings = startingSettings('inches', '1/16')
@@ -152,10 +154,18 @@ describe('options side by side', () => {
       pieces: [a, b],
       layout: { ...plan.layout, strips: plan.layout.strips.slice(0, 2) },
     }
-    const { minutes, seam } = weighUp(workpiece, two, { boards: 3, setUps: 2, inPlace: 0 })
-    expect(seam).toBe(2 * (a.longLength + b.longLength) + 2 * (a.faceWidth + b.faceWidth))
-    expect(minutes).toMatchObject({ mark: 2, cut: 2 * 2 + 2 * 3, fit: 12, paint: 3 * (6 + 2 * 5) })
-    expect(minutes.caulk).toBeCloseTo((seam / NM_PER_FOOT / 180) * 60, 9)
+    const facts = wallFacts(
+      { id: 'w', name: '', room: '' },
+      workpiece,
+      { boards: 3, setUps: 2, inPlace: 0 },
+      two,
+    )
+    const { minutes, seam } = weighUp(workpiece, two, facts)
+    const outlines = 2 * (a.longLength + b.longLength) + 2 * (a.faceWidth + b.faceWidth)
+    expect(Math.abs(seam + 2 * facts.joints.length - outlines)).toBeLessThan(1000)
+    expect(minutes).toMatchObject({ mark: 2, cut: 2 * 2 + 2 * 3, fit: 12 })
+    const sealed = seam - facts.seams.floor
+    expect(minutes.caulk).toBeCloseTo((sealed / NM_PER_FOOT / 180) * 60, 6)
   })
 })
 

@@ -1,14 +1,12 @@
 import type { Workpiece } from '~/model'
 import { computePlan, type Plan } from '../computePlan'
-import { cutCards } from '../cutting/cutCards'
-import { sawLimits } from '../cutting/sawSetting'
-import { planSetups } from '../cutting/setups'
-import { toRelease } from '../cutting/toRelease'
+import { boardsNear, sawCounts } from '../cutting/sawCounts'
 import { signedArea } from '../geometry'
 import { platesNear } from '../judgement/nudges'
 import { areaLeftOf } from '../judgement/lineLook'
-import { boardRequests, firstBoards } from '../stock'
 import { isPlate } from '../survey/obstacles'
+import { takeOff } from '../takeoff/supplies'
+import { wallFacts } from '../takeoff/wallFacts'
 import { type WeighUp, weighUp } from './weighUp'
 
 /** What an option comes to, for comparing it with others. Lengths in nanometers, areas in parts, money in hundredths. */
@@ -22,6 +20,8 @@ export interface OptionFigures {
   readonly boards: number | null
   /** What those boards cost, and whether all their prices are known. */
   readonly cost: { readonly sum: number; readonly whole: boolean } | null
+  /** What is bought besides boards, each thing by itself, and whether all its prices are known. */
+  readonly supplies: { readonly sum: number; readonly whole: boolean }
   readonly setUps: number
   /** Plates on the wall, and those that trim lies on. */
   readonly plates: { readonly all: number; readonly hit: number }
@@ -51,37 +51,30 @@ function lookOf({ layout, pieces }: Plan): { density: number; left: number } {
 
 /** Works an option out whole: its plan, a good board plan, an order of set-ups, and what all of it needs. */
 export function optionFigures(workpiece: Workpiece, plan: Plan = computePlan(workpiece)): OptionFigures {
-  const { settings } = workpiece
-  const { adviceOf, ripTo } = toRelease(plan, workpiece)
-  const byId = new Map(plan.pieces.map((piece) => [piece.id, piece]))
-  const cards = cutCards(
-    plan.cutList,
-    (row) => {
-      const piece = byId.get(row.pieceIds[0] ?? '')
-      return { advice: adviceOf(row), ripTo: piece ? ripTo(piece) : null }
-    },
-    settings,
+  const { setUps, inPlace } = sawCounts(plan, workpiece)
+  const near = boardsNear(plan, workpiece)
+  const facts = wallFacts(
+    { id: 'option', name: '', room: '' },
+    workpiece,
+    { boards: near.count, setUps, inPlace },
+    plan,
   )
-  const rows = cards.map(({ row, advice }) => ({ ...row, advice: advice.advice }))
-  const setUps = planSetups(rows, sawLimits(settings.shop), 'atOnce').count
-  const found = boardRequests(plan.cutList, settings).map(firstBoards)
-  const whole = found.every(({ ok }) => ok)
-  const plans = found.flatMap((each) => (each.ok ? [each.value] : []))
-  const boards = whole ? plans.reduce((sum, each) => sum + each.boards.length, 0) : null
-  const inPlace = cards
-    .filter(({ advice }) => advice.advice !== 'batch')
-    .reduce((sum, { row }) => sum + row.pieceIds.length, 0)
+  const costs = takeOff([facts], workpiece.settings).supplies.map(({ cost }) => cost)
   return {
     gaps: gapsOf(plan),
     pieces: plan.pieces.length,
     joints: plan.pieces.filter(({ endsAt }) => endsAt === 'joint').length,
-    boards,
-    cost: whole
+    boards: near.whole ? near.count : null,
+    cost: near.whole
       ? {
-          sum: plans.reduce((sum, { known }) => sum + known.sum, 0),
-          whole: plans.every(({ known }) => known.unpricedBoards === 0),
+          sum: near.plans.reduce((sum, { known }) => sum + known.sum, 0),
+          whole: near.plans.every(({ known }) => known.unpricedBoards === 0),
         }
       : null,
+    supplies: {
+      sum: costs.reduce((sum: number, cost) => sum + (cost ?? 0), 0),
+      whole: !costs.includes(null),
+    },
     setUps,
     plates: {
       all: workpiece.wall.survey.things.filter(({ kind }) => isPlate(kind)).length,
@@ -89,6 +82,6 @@ export function optionFigures(workpiece: Workpiece, plan: Plan = computePlan(wor
     },
     ...lookOf(plan),
     wrong: plan.findings.filter(({ severity }) => severity === 'wrong').length,
-    weigh: weighUp(workpiece, plan, { boards: boards ?? 0, setUps, inPlace }),
+    weigh: weighUp(workpiece, plan, facts),
   }
 }

@@ -1,29 +1,8 @@
-import { NM_PER_FOOT } from '~/length'
-import type { Workpiece } from '~/model'
+import { USUAL_RATES, type Workpiece } from '~/model'
 import type { Plan } from '../computePlan'
-import { baseAt } from '../survey/wallLines'
 import { profileAt } from '../survey/profile'
-
-/**
- * Minutes that work takes. Sanding, painting and caulking: common practice, no source. Marking, cutting and fitting:
- * a guess of ours to begin with, no source; rates of one's own take their place once there are any.
- */
-export const USUAL_RATES = {
-  markOne: 1,
-  cutOne: 2,
-  setUp: 3,
-  fitOne: 6,
-  sandBoard: 6,
-  coatBoard: 5,
-  coats: 2,
-  /** Feet of seam an hour. */
-  caulkFeet: 180,
-  /** Filling and sanding a wall that is covered from foot to head. */
-  fillWall: 240,
-  /** Hours a person works in a day. */
-  day: 8,
-} as const
-export type Rates = { readonly [K in keyof typeof USUAL_RATES]: number }
+import { minutesOf } from '../takeoff/minutes'
+import type { WallFacts } from '../takeoff/wallFacts'
 
 /** What can go wrong with a layout on this wall, and how much of it there is. */
 export type Risk =
@@ -34,6 +13,7 @@ export type Risk =
 /** What a layout needs, as far as the rates know: hours by kind of work, days for one person, and what is risky in it. */
 export interface WeighUp {
   readonly minutes: {
+    readonly prepare: number
     readonly mark: number
     readonly cut: number
     readonly fit: number
@@ -43,7 +23,7 @@ export interface WeighUp {
   }
   readonly hours: number
   readonly days: number
-  /** Trim's two long edges and its ends, in nanometers: where it meets the wall. */
+  /** Where trim meets the wall and what stands on it, in nanometers. */
   readonly seam: number
   readonly risks: readonly Risk[]
 }
@@ -76,36 +56,31 @@ function risksOf({ wall: { survey } }: Workpiece, plan: Plan, inPlace: number): 
   ]
 }
 
-/** How much of the wall's height is covered. */
-function coveredPart({ layout }: Plan): number {
-  const x = (layout.left + layout.right) / 2
-  const [foot, head] = [baseAt(layout.lines, x), profileAt(layout.shape.ceiling, x)]
-  return head > foot ? Math.min(1, Math.max(0, layout.top / (head - foot))) : 0
-}
-
-/** What the work of a plan comes to. `boards` and `setUps` of its board plan and its cut list, `inPlace` pieces measured in place. */
-export function weighUp(
-  workpiece: Workpiece,
-  plan: Plan,
-  { boards, setUps, inPlace }: { readonly boards: number; readonly setUps: number; readonly inPlace: number },
-  rates: Rates = USUAL_RATES,
-): WeighUp {
-  const pieces = plan.pieces.length
-  const seam = plan.pieces.reduce((sum, { longLength, faceWidth }) => sum + 2 * longLength + 2 * faceWidth, 0)
+/** What the work of a plan comes to, by the crew's rates. */
+export function weighUp(workpiece: Workpiece, plan: Plan, facts: WallFacts): WeighUp {
+  const { work } = workpiece.settings
+  const of = minutesOf(facts, work)
   const minutes = {
-    mark: plan.layout.strips.length * rates.markOne,
-    cut: pieces * rates.cutOne + setUps * rates.setUp,
-    fit: pieces * rates.fitOne,
-    fill: pieces === 0 ? 0 : rates.fillWall * coveredPart(plan),
-    caulk: (seam / NM_PER_FOOT / rates.caulkFeet) * 60,
-    paint: boards * (rates.sandBoard + rates.coats * rates.coatBoard),
+    prepare: of.remove + of.fillOld + of.skim + of.sandWall + of.panels + of.prepare,
+    mark: of.mark,
+    cut: of.cut,
+    fit: of.fit + of.trimBack,
+    fill: of.fill + of.sandFill,
+    caulk: of.caulk,
+    paint:
+      of.trimCoat * work.coats.trim +
+      of.fieldCoat * work.coats.field +
+      of.aboveCoat * work.coats.above +
+      of.paper +
+      of.plates,
   }
   const hours = Object.values(minutes).reduce((sum, each) => sum + each, 0) / 60
   return {
     minutes,
     hours,
-    days: Math.ceil(hours / rates.day),
-    seam,
-    risks: risksOf(workpiece, plan, inPlace),
+    // with no hours a day said the usual ones count
+    days: Math.ceil(hours / (work.rates.day > 0 ? work.rates.day : USUAL_RATES.day)),
+    seam: Object.values(facts.seams).reduce((sum, each) => sum + each, 0),
+    risks: risksOf(workpiece, plan, facts.inPlace),
   }
 }

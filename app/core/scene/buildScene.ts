@@ -4,6 +4,7 @@ import { curveOf, placeArch } from '../companions/arch'
 import { itemOutline, placeRow } from '../companions/itemRow'
 import type { Plan } from '../computePlan'
 import { type Polygon, rectangle, unitVector } from '../geometry'
+import { aboveOutline } from '../layout/above'
 import { bracketsOf } from '../layout/brackets'
 import { unevennesses } from '../survey/flatness'
 import type { Role } from '../pieces'
@@ -158,23 +159,10 @@ function fieldNodes({ layout }: Plan): SceneNode[] {
 }
 
 /** The wall above the layout, up to the ceiling, with its paper. Nothing where a layout goes all the way up. */
-function aboveNodes({ layout }: Plan): SceneNode[] {
-  const { lines, shape } = layout
-  const lift = Math.min(layout.top, lines.headLine)
-  if (layout.right <= layout.left) return []
-  const covered = lines.courses.filter((course) => course.right > layout.left && course.left < layout.right)
-  const low = covered.flatMap(({ line, left, right }) =>
-    [Math.max(left, layout.left), Math.min(right, layout.right)].map((x) => ({
-      x,
-      y: onLine(line, x) + lift,
-    })),
-  )
-  const high = bendsWithin(shape.ceiling, layout.left, layout.right)
-    .map((x) => ({ x, y: profileAt(shape.ceiling, x) }))
-    .reverse()
-  if (low.length < 2 || low.some(({ x, y }) => profileAt(shape.ceiling, x) - y < ABOVE_LEAST)) return []
-  const polygon = [...low, ...high]
-  const { paper } = layout.design.paint
+function aboveNodes(plan: Plan): SceneNode[] {
+  const polygon = aboveOutline(plan)
+  if (!polygon) return []
+  const { paper } = plan.layout.design.paint
   const drops = paper ? paperDrops(paper, polygon) : []
   return [
     { kind: 'above', id: 'above', polygon },
@@ -187,9 +175,6 @@ function aboveNodes({ layout }: Plan): SceneNode[] {
     })),
   ]
 }
-
-/** Less than an inch over the trim is no wall to be painted by itself. Common practice, no source. */
-const ABOVE_LEAST = 25_400_000
 
 /** Shown from the rim, half way in, and where it is deepest: a paraboloid's depth is that part at these parts of its reach. */
 const SHADES = [0, 0.4, 0.8]

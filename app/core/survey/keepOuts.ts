@@ -16,9 +16,17 @@ const CABLED = new Set(['outlet', 'switch', 'thermostat', 'sconce'])
 
 /**
  * Keep-outs: above and below every box, floor to ceiling, as wide as its plate (common practice, no source), and
- * what was drawn by hand.
+ * what was drawn by hand. Worked out once for each survey: every piece asks.
  */
-export function keepOutsOf(survey: Survey): KeepOut[] {
+export function keepOutsOf(survey: Survey): readonly KeepOut[] {
+  const known = kept.get(survey) ?? findKeepOuts(survey)
+  kept.set(survey, known)
+  return known
+}
+
+const kept = new WeakMap<Survey, readonly KeepOut[]>()
+
+function findKeepOuts(survey: Survey): KeepOut[] {
   const { floor, ceiling } = wallShape(survey)
   // a floor that falls, and a ceiling that rises, lie beyond the round height
   const bottom = Math.min(0, ...floor.points.map(({ value }) => value))

@@ -20,7 +20,7 @@ import { narrow, space, type } from '~/ui/theme'
 import type { ComparedOption } from './useOptions'
 
 export const FIGURES = [
-  'gap', 'pieces', 'joints', 'boards', 'cost', 'hours', 'days', 'setUps', 'plates', 'density', 'balance', 'wrong', 'risks',
+  'gap', 'pieces', 'joints', 'boards', 'cost', 'supplies', 'hours', 'days', 'setUps', 'plates', 'density', 'balance', 'wrong', 'risks',
 ] as const // prettier-ignore
 
 /** A card takes its rows from the row of cards, so that the same figure lies on one line in all of them. */

@@ -1,0 +1,44 @@
+import type { Workpiece } from '~/model'
+import type { Plan } from '../computePlan'
+import { boardRequests, firstBoards } from '../stock'
+import { cutCards } from './cutCards'
+import { sawLimits } from './sawSetting'
+import { planSetups } from './setups'
+import { toRelease } from './toRelease'
+
+/** What a wall's list comes to at the saw: set-ups in an order that is good, pieces that are measured in place. */
+export function sawCounts(
+  plan: Plan,
+  workpiece: Workpiece,
+): { readonly setUps: number; readonly inPlace: number } {
+  const { settings } = workpiece
+  const { adviceOf, ripTo } = toRelease(plan, workpiece)
+  const byId = new Map(plan.pieces.map((piece) => [piece.id, piece]))
+  const cards = cutCards(
+    plan.cutList,
+    (row) => {
+      const piece = byId.get(row.pieceIds[0] ?? '')
+      return { advice: adviceOf(row), ripTo: piece ? ripTo(piece) : null }
+    },
+    settings,
+  )
+  const rows = cards.map(({ row, advice }) => ({ ...row, advice: advice.advice }))
+  return {
+    setUps: planSetups(rows, sawLimits(settings.shop), 'atOnce').count,
+    inPlace: cards
+      .filter(({ advice }) => advice.advice !== 'batch')
+      .reduce((sum, { row }) => sum + row.pieceIds.length, 0),
+  }
+}
+
+/** Boards of good plans that need not be the best, and what of them can be told; null counts where some piece has no board. */
+export function boardsNear(plan: Plan, { settings }: Workpiece) {
+  const found = boardRequests(plan.cutList, settings).map(firstBoards)
+  const whole = found.every(({ ok }) => ok)
+  const plans = found.flatMap((each) => (each.ok ? [each.value] : []))
+  return {
+    whole,
+    plans,
+    count: plans.reduce((sum, each) => sum + each.boards.length, 0),
+  }
+}

@@ -1,0 +1,112 @@
+import { inches, type Length } from '~/length'
+import type { Fixing, Spread, Workpiece } from '~/model'
+import { fixingOf } from '../cutting/fixing'
+import { stuffOf } from '../layout/returning'
+import type { Piece } from '../pieces'
+
+/** Nails of one kind: gauge and length, pins with a gauge of their own. */
+export interface Nails {
+  readonly kind: 'brad' | 'finish' | 'pin'
+  readonly gauge: 16 | 18 | 23
+  readonly length: Length
+  /** Places something is driven at, and how many holes they leave: two where nails are crossed or a face is wide. */
+  readonly places: number
+  readonly holes: number
+}
+
+/** What holds one piece besides nails, as a volume in cubic nanometers, or a length of it. */
+export interface Held {
+  readonly pieceId: string
+  readonly fixing: Fixing
+  readonly glue: number
+  /** Beads end to end, or how many dabs. */
+  readonly beads: number
+  readonly dabs: number
+  readonly hotGlue: number
+  readonly tape: number
+  readonly nails: Nails | null
+  /** Where the nails go, along the piece from its start. */
+  readonly nailsAt: readonly number[]
+}
+
+/**
+ * How many are set along a length: the first and the last `end` from its ends, none further apart than `apart`, two at least:
+ * max(2, ceil((L - 2 end) / apart) + 1). Common practice, no source.
+ */
+export function placesAlong(length: number, apart: number, end: number): number {
+  if (apart <= 0) return 2
+  return Math.max(2, Math.ceil((length - 2 * end) / apart - 1e-9) + 1)
+}
+
+/** Where they are set, from the start of the piece; on a very short one a third from its ends. */
+export function setAlong(length: number, apart: number, end: number): number[] {
+  const from = Math.min(end, length / 3)
+  const count = placesAlong(length, apart, end)
+  return Array.from({ length: count }, (_, i) => from + ((length - 2 * from) * i) / (count - 1))
+}
+
+/** Faces wider than this take two beads, and two nails at each place. Common practice, no source. */
+const WIDE = inches(4.5)
+/** Brads up to here, finish nails beyond; pins for what is thin. Common practice, no source. */
+const LONGEST_BRAD = inches(2)
+/** Dabs begin so far from the ends of a piece. Common practice, no source. */
+export const DAB_FROM_END = inches(3)
+/** A bead of hot glue. Common practice, no source. */
+const HOT_BEAD = inches(3 / 16)
+
+const BEADED: ReadonlySet<Fixing> = new Set(['nailsAndGlue', 'pinsAndGlue', 'adhesiveOnly'])
+
+const discArea = (across: number) => (Math.PI * across * across) / 4
+
+/** The nail a fixing drives, by its length and the stuff. */
+function nailKind(fixing: Fixing, length: Length): Pick<Nails, 'kind' | 'gauge'> {
+  if (fixing === 'pinsAndGlue') return { kind: 'pin', gauge: 23 }
+  return length > LONGEST_BRAD ? { kind: 'finish', gauge: 16 } : { kind: 'brad', gauge: 18 }
+}
+
+/** What holds each piece of a wall: nails by the rule of places, adhesive by beads or dabs, tape. Over a keep-out nothing is driven. */
+export function heldBy(pieces: readonly Piece[], workpiece: Workpiece, spread: Spread): Held[] {
+  return pieces.flatMap((piece): Held[] => {
+    const material = stuffOf(piece, workpiece)
+    if (!material) return []
+    const { fixing, nail, clearOf } = fixingOf(piece, material, workpiece)
+    const { longLength: length, faceWidth, polygon, directionDeg } = piece
+    const wide = faceWidth > WIDE ? 2 : 1
+    const isBeaded = BEADED.has(fixing)
+    const beads = isBeaded ? length * wide : 0
+    const dabs = fixing === 'dabs' ? placesAlong(length, spread.dabsApart, DAB_FROM_END) : 0
+    const radians = (directionDeg * Math.PI) / 180
+    const up = Math.abs(Math.sin(radians)) > Math.SQRT1_2
+    const start = Math.min(...polygon.map(({ x, y }) => x * Math.cos(radians) + y * Math.sin(radians)))
+    const across =
+      polygon.reduce((sum, { x, y }) => sum + y * Math.cos(radians) - x * Math.sin(radians), 0) /
+      polygon.length
+    const places =
+      nail === null
+        ? []
+        : setAlong(length, spread.nailsApart, spread.nailFromEnd).filter((along) => {
+            const s = start + along
+            const at = up
+              ? s * Math.sin(radians) + across * Math.cos(radians)
+              : s * Math.cos(radians) - across * Math.sin(radians)
+            return !clearOf.some(({ from, to }) => at >= from && at <= to)
+          })
+    const each = (fixing === 'crossedNails' ? 2 : 1) * wide
+    return [
+      {
+        pieceId: piece.id,
+        fixing,
+        beads,
+        dabs,
+        glue: beads * discArea(spread.glueBead) + dabs * discArea(spread.dab) * spread.dabThick,
+        hotGlue: fixing === 'hotGlue' ? length * discArea(HOT_BEAD) : 0,
+        tape: fixing === 'removable' ? length * wide : 0,
+        nailsAt: places,
+        nails:
+          nail === null || places.length === 0
+            ? null
+            : { ...nailKind(fixing, nail), length: nail, places: places.length, holes: places.length * each },
+      },
+    ]
+  })
+}

@@ -1,0 +1,222 @@
+import { readFileSync } from 'node:fs'
+import fc from 'fast-check'
+import { inches } from '~/length'
+import { inForce, USUAL_WORK, withDesign } from '~/model'
+import { anyMeetingWall, runs } from '../../../tests/anyWall'
+import { computePlan } from '../computePlan'
+import { readJobFile } from '../files/readJobFile'
+import { signedArea } from '../geometry'
+import { areasOf } from './areas'
+import { heldBy } from './fixings'
+import { jobFacts } from './jobFacts'
+import { costOf, packsFor } from './packs'
+import { cutDrops } from './papering'
+import { seamsOf } from './seams'
+import { takeOff } from './supplies'
+import { wallFacts } from './wallFacts'
+
+const INCH = inches(1)
+const around = (polygon: readonly { x: number; y: number }[]) =>
+  polygon.reduce((all, p, i) => {
+    const q = polygon[(i + 1) % polygon.length] ?? p
+    return all + Math.hypot(q.x - p.x, q.y - p.y)
+  }, 0)
+const COUNTS = { boards: 5, setUps: 2, inPlace: 0 }
+
+describe('over random walls', () => {
+  it('the outlines of all pieces are seams and twice the joints', () => {
+    fc.assert(
+      fc.property(anyMeetingWall, (workpiece) => {
+        const plan = computePlan(workpiece)
+        // laps and what lies over something else have edges that show nowhere
+        const isPlain = plan.pieces.every(({ laps }) => laps.length === 0)
+        const isApart = !plan.findings.some(({ says }) =>
+          ['stripsShareWall', 'stripVanishes'].includes(says.code),
+        )
+        fc.pre(isPlain && isApart)
+        const { seams, joints } = seamsOf(workpiece, plan)
+        const sum = (of: readonly { length: number }[]) => of.reduce((all, { length }) => all + length, 0)
+        const whole = plan.pieces.reduce((all, { polygon }) => all + around(polygon), 0)
+        const found = sum(seams) + 2 * sum(joints)
+        expect(Math.abs(whole - found) / INCH).toBeLessThan(0.002 * (whole / INCH) + 0.5)
+        for (const { length } of [...seams, ...joints]) expect(length).toBeGreaterThan(0)
+      }),
+      { numRuns: runs(80), seed: 17 },
+    )
+  })
+
+  it('faces, field, above and openings are the wall between foot and head', () => {
+    fc.assert(
+      fc.property(anyMeetingWall, (workpiece) => {
+        const plan = computePlan(workpiece)
+        const areas = areasOf(workpiece, plan, seamsOf(workpiece, plan))
+        const sum = areas.faces + areas.field + areas.above + areas.openings
+        expect(areas.whole).toBeGreaterThan(0)
+        for (const area of Object.values(areas)) expect(area).toBeGreaterThanOrEqual(-1)
+        // trim that runs over what it should not leaves no field less than nothing
+        if (areas.field > 0 && areas.above > 0) expect(sum / areas.whole).toBeCloseTo(1, 6)
+        const laps = plan.pieces.some((piece) => piece.laps.length > 0)
+        const faces = plan.pieces.reduce((all, { polygon }) => all + Math.abs(signedArea(polygon)), 0)
+        if (!laps) expect(areas.faces).toBeCloseTo(faces, 0)
+      }),
+      { numRuns: runs(80), seed: 23 },
+    )
+  })
+
+  it('two nails a piece at least, or none; none over a keep-out; every supply adds up and is bought whole', () => {
+    fc.assert(
+      fc.property(anyMeetingWall, (workpiece) => {
+        const plan = computePlan(workpiece)
+        const held = heldBy(plan.pieces, workpiece, USUAL_WORK.spread)
+        for (const { nails, nailsAt, pieceId } of held) {
+          const piece = plan.pieces.find(({ id }) => id === pieceId)
+          expect(nailsAt.length).toBe(nails?.places ?? 0)
+          for (const at of nailsAt) expect(at > 0 && at < (piece?.longLength ?? 0)).toBe(true)
+        }
+        const facts = wallFacts({ id: 'w', name: 'w', room: 'r' }, workpiece, COUNTS, plan)
+        const { supplies } = takeOff([facts, { ...facts, wall: 'v' }], workpiece.settings)
+        const alone = takeOff([facts], workpiece.settings).supplies
+        expect(supplies.map(({ key }) => key).filter((key) => !key.startsWith('mural')).length).toBe(
+          alone.filter(({ key }) => !key.startsWith('mural')).length,
+        )
+        for (const { amount, byWall, buy, packs } of supplies) {
+          expect(amount).toBeGreaterThan(0)
+          const sum = Object.values(byWall).reduce((all, each) => all + each, 0)
+          expect(amount).toBeGreaterThanOrEqual(sum - 1e-9)
+          const bought = buy.reduce((all, { size, count }) => all + size * count, 0)
+          expect(bought).toBeGreaterThanOrEqual(amount - 1e-6)
+          // no pack could be left in the shop
+          const least = Math.min(...packs.map(({ size }) => size))
+          expect(bought - amount).toBeLessThan(Math.max(least, ...buy.map(({ size }) => size)) + 1e-6)
+        }
+      }),
+      { numRuns: runs(50), seed: 31 },
+    )
+  })
+
+  it('more caulk where every seam is sealed than where only open ones are, and none for stained trim', () => {
+    fc.assert(
+      fc.property(anyMeetingWall, (workpiece) => {
+        const facts = wallFacts({ id: 'w', name: 'w', room: 'r' }, workpiece, COUNTS)
+        const of = (caulk: 'every' | 'open' | 'none', trim: 'painted' | 'stained' = 'painted') => {
+          const { settings } = workpiece
+          const { supplies } = takeOff([facts], { ...settings, work: { ...settings.work, caulk, trim } })
+          return supplies.find(({ key }) => key === 'caulk')?.amount ?? 0
+        }
+        expect(of('open')).toBeLessThanOrEqual(of('every') + 1e-9)
+        expect(of('none')).toBe(0)
+        expect(of('every', 'stained')).toBe(0)
+      }),
+      { numRuns: runs(30), seed: 3 },
+    )
+  })
+})
+
+describe('packs', () => {
+  it('hold the amount at the least cost, by trying all', () => {
+    const anyPacks = fc.array(
+      fc.record({ size: fc.integer({ min: 1, max: 40 }), price: fc.integer({ min: 1, max: 900 }) }),
+      { minLength: 1, maxLength: 3 },
+    )
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 120 }), anyPacks, (amount, packs) => {
+        const found = costOf(packsFor(amount, packs))
+        // the least that holds each amount, one pack at a time
+        const least: number[] = [0]
+        for (let n = 1; n <= amount; n++)
+          least[n] = Math.min(...packs.map(({ size, price }) => (least[Math.max(0, n - size)] ?? 0) + price))
+        expect(found).toBe(least[amount])
+      }),
+      { numRuns: runs(150) },
+    )
+  })
+
+  it('are none for nothing, and have no price where one is not known', () => {
+    expect(packsFor(0, [{ size: 5, price: 100 }])).toEqual([])
+    expect(costOf(packsFor(12, [{ size: 5, price: null }]))).toBeNull()
+    expect(packsFor(12, [{ size: 5, price: null }])).toEqual([{ size: 5, price: null, count: 3 }])
+  })
+})
+
+describe('drops of paper', () => {
+  it('each lies whole on one roll at its place in the repeat, none over another', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.integer({ min: 20, max: 150 }), { minLength: 1, maxLength: 20 }),
+        fc.integer({ min: 0, max: 30 }),
+        fc.constantFrom('straight' as const, 'half' as const),
+        (heights, repeat, match) => {
+          const paper = { roll: inches(396), height: inches(repeat), match, over: inches(2) }
+          const { drops, rolls, tooShort } = cutDrops(heights.map(inches), paper)
+          expect(tooShort).toBe(false)
+          expect(drops).toHaveLength(heights.length)
+          expect(Math.max(...drops.map(({ roll }) => roll))).toBe(rolls)
+          for (let roll = 1; roll <= rolls; roll++) {
+            const used = drops.filter((drop) => drop.roll === roll).reduce((all, { cut }) => all + cut, 0)
+            expect(used).toBeLessThanOrEqual(inches(396) + 1)
+          }
+          for (const { cut, height } of drops) expect(cut).toBeGreaterThanOrEqual(height + inches(4) - 1)
+        },
+      ),
+      { numRuns: runs(120) },
+    )
+  })
+})
+
+describe('the demo job', () => {
+  const read = readJobFile(readFileSync('examples/tern-cottage.regla.json', 'utf8'))
+  if (!read.ok) throw new Error('the demo job is broken')
+  const { settings, rooms } = read.value
+  const walls = rooms.flatMap((room) =>
+    room.walls.map(({ id, name, survey, design }) => ({
+      id,
+      name,
+      room: room.id,
+      workpiece: { wall: { survey, design }, settings },
+    })),
+  )
+  it('is the sum of its rooms, for what is not bought in whole pieces', () => {
+    const facts = jobFacts(walls)
+    const whole = takeOff(
+      facts.flatMap(({ walls: own }) => own),
+      settings,
+    ).supplies
+    const byRoom = facts.map(({ walls: own }) => takeOff(own, settings).supplies)
+    for (const { key, amount, product } of whole) {
+      if (!['caulk', 'adhesive', 'paint', 'primer', 'filler', 'tape'].includes(product)) continue
+      const sum = byRoom.reduce((all, own) => all + (own.find((each) => each.key === key)?.amount ?? 0), 0)
+      expect(sum).toBeCloseTo(amount, 6)
+    }
+    expect(whole.length).toBeGreaterThan(8)
+  })
+
+  it('a rate of nothing is told, and takes nothing else with it', () => {
+    const facts = jobFacts(walls.slice(0, 2)).flatMap(({ walls: own }) => own)
+    const work = { ...settings.work, spread: { ...settings.work.spread, paintCover: 0 } }
+    const { gaps, supplies } = takeOff(facts, { ...settings, work })
+    expect(gaps).toEqual(['paintCover'])
+    expect(supplies.some(({ product }) => product === 'paint')).toBe(false)
+    expect(supplies.some(({ product }) => product === 'caulk')).toBe(true)
+  })
+
+  it('a wall with nothing on it takes nothing', () => {
+    const [wall] = walls
+    if (!wall) throw new Error('no wall')
+    const { design } = wall.workpiece.wall
+    const bare = withDesign(design, {
+      pattern: 'rails',
+      topRail: null,
+      cap: null,
+      rails: [],
+      foot: { kind: 'floor' },
+    })
+    expect(inForce(bare).pattern).toBe('rails')
+    const facts = wallFacts(
+      wall,
+      { ...wall.workpiece, wall: { ...wall.workpiece.wall, design: bare } },
+      COUNTS,
+    )
+    expect(facts.pieces).toBe(0)
+    expect(takeOff([facts], settings).supplies).toEqual([])
+  })
+})
