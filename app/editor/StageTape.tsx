@@ -15,6 +15,7 @@ const STAGES = [
   { path: 'mark', name: 'Mark' },
   { path: 'cut', name: 'Cut' },
   { path: 'buy', name: 'Buy' },
+  { path: 'finish', name: 'Finish' },
 ] as const
 
 /** What is done to an option; the other stages are the chosen one's. */

@@ -167,11 +167,15 @@ export function lineName(
 }
 
 /** $48.20 paid, $12.40 to go; $1.20 more than the list says. */
-export function sumText({ spent, toSpend, unpriced, difference }: ShoppingSum, currency: string): string {
+export function sumText(
+  { spent, toSpend, unpriced, unpricedPacks, difference }: ShoppingSum,
+  currency: string,
+): string {
   const parts = [
     `${money(spent, currency)} in the cart`,
     `${money(toSpend, currency)} to go`,
     ...(unpriced > 0 ? [`${count(unpriced, 'board')} without a price`] : []),
+    ...(unpricedPacks > 0 ? [`${count(unpricedPacks, 'pack')} of supplies without a price`] : []),
   ]
   const differs =
     difference === 0
@@ -181,7 +185,12 @@ export function sumText({ spent, toSpend, unpriced, difference }: ShoppingSum, c
 }
 
 /** The list as a text to send: a line each. */
-export function shoppingAsText(groups: readonly ShoppingGroup[], w: Money, job: string): string {
+export function shoppingAsText(
+  groups: readonly ShoppingGroup[],
+  w: Money,
+  job: string,
+  supplies: readonly string[] = [],
+): string {
   const lines = groups.flatMap(({ supplier, lines: of }) => [
     '',
     supplier?.name ?? shoppingText.nobody,
@@ -192,5 +201,13 @@ export function shoppingAsText(groups: readonly ShoppingGroup[], w: Money, job: 
       return `${open > 0 ? `[ ] ${open}` : '[x] 0'} × ${lineName(line, w)}${price}${state}`
     }),
   ])
-  return [`${job}: boards to buy`, ...lines].join('\n')
+  return [`${job}: boards to buy`, ...lines, ...supplies].join('\n')
+}
+
+/** What is said of a line in the shop besides its price. */
+export function lineNotes({ state, there, leastOrder }: ShoppingLine): string[] {
+  return [
+    state === 'there' ? '' : yardText.state(state, there),
+    leastOrder > 1 ? shoppingText.least(leastOrder) : '',
+  ]
 }

@@ -112,6 +112,7 @@ export function yardActSchema() {
       ...done,
       kind: z.literal('supplyCounted'),
       product: supply,
+      size: z.number().positive().max(1_000_000),
       count: z.number().min(0).max(10_000),
     }),
     /** So many packs of a supply are in the cart, or are put back; what each truly cost, where it was said. */

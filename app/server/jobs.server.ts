@@ -1,3 +1,4 @@
+import { habitOfWork, withPlaces } from '~/core/sequence/workOfJob'
 import { and, asc, count, desc, eq, inArray, isNotNull, isNull, like, or } from 'drizzle-orm'
 import { alias } from 'drizzle-orm/sqlite-core'
 import { freeName, type JobFile, type Settings, startingSettings } from '~/model'
@@ -93,7 +94,9 @@ export interface NewJob {
 /** A new job, with the habits of another (its stuff, boards, prices and tolerances) or Regla's own. */
 export function createJob(db: Database, { name, client, units, tape, habits }: NewJob): string {
   const known = habits ? habitSettings(db, habits) : null
-  const settings = known ? { ...known, units, tape } : startingSettings(units, tape)
+  const settings = known
+    ? { ...known, units, tape, work: habitOfWork(known.work) }
+    : startingSettings(units, tape)
   return inTransaction(db, (tx) => insertJob(tx, newId(), name, client, settings))
 }
 
@@ -188,12 +191,26 @@ export function exportJob(db: Database, jobId: string): JobFile | null {
 /** Takes a job file in as a new job, all of it or nothing. Rooms and walls get identifiers of their own. */
 export function importJob(db: Database, file: JobFile, id = newId()): string {
   return inTransaction(db, (tx) => {
-    insertJob(tx, id, file.name, file.client, file.settings)
+    const ids = {
+      room: new Map(file.rooms.map((room) => [room.id, newId()])),
+      wall: new Map(file.rooms.flatMap(({ walls: own }) => own.map((wall) => [wall.id, newId()]))),
+    }
+    // what is planned speaks of rooms and walls by the names they get here
+    const work = withPlaces(file.settings.work, (scope, of) => ids[scope].get(of) ?? of)
+    insertJob(tx, id, file.name, file.client, { ...file.settings, work })
+    const used = new Set<string>()
+    const given = (scope: 'room' | 'wall', of: string) => {
+      const known = ids[scope].get(of)
+      const own = known === undefined || used.has(known) ? newId() : known
+      used.add(own)
+      return own
+    }
     file.rooms.forEach((room, roomPosition) => {
-      const roomId = newId()
+      const roomId = given('room', room.id)
       tx.insert(rooms).values({ id: roomId, jobId: id, name: room.name, position: roomPosition }).run()
-      room.walls.forEach(({ name, survey, design, option, options }, position) => {
-        const wallId = insertWall(tx, roomId, name, { survey, design }, position, option)
+      room.walls.forEach(({ id: of, name, survey, design, option, options }, position) => {
+        const wallId = given('wall', of)
+        insertWall(tx, roomId, name, { survey, design }, position, option, wallId)
         for (const other of options ?? []) addOption(tx, wallId, other.name, other.design)
       })
     })

@@ -122,6 +122,12 @@ export function pageOfRoom(db: Database, ids: { jobId: string; roomId: string })
   }
 }
 
+/** The page on which the work of a job is planned: its settings alone; null where there is no such job. */
+export function pageOfWork(db: Database, { jobId }: { jobId: string }): Page | null {
+  const found = db.select({ settingsId: jobs.settingsId }).from(jobs).where(eq(jobs.id, jobId)).get()
+  return found ? { key: `work/${jobId}`, jobId, documents: documentsOf([], found.settingsId) } : null
+}
+
 /** A page's documents as they are now. */
 export function storedDocuments(db: Database, page: Page): StoredDocument[] {
   return page.documents.map(({ id, kind }) => ({ id, kind, ...readDocument(db, kind, id) }) as StoredDocument)

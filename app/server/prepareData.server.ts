@@ -9,6 +9,7 @@ import { openAtStart } from './database.server'
 import type { Database } from './db/database.server'
 import { addDemoAgreement } from './demoAgree.server'
 import { addDemoYard } from './demoYard.server'
+import { addDemoWork, withDemoDays } from './demoWork.server'
 import { importJob, jobDetail, jobExists } from './jobs.server'
 import { wallPage } from './walls.server'
 
@@ -27,12 +28,13 @@ function addDemo(db: Database): void {
   if (process.env.REGLA_DEMO !== '1' || jobExists(db, DEMO_JOB_ID)) return
   const file = readJobFile(readFileSync(DEMO_FILE, 'utf8'))
   if (!file.ok) throw new Error(`the demo job file is broken: ${JSON.stringify(file.issue)}`)
-  importJob(db, file.value, DEMO_JOB_ID)
+  importJob(db, withDemoDays(file.value, Date.now()), DEMO_JOB_ID)
   beginMarking(db)
   cutOneWall(db)
   beginCutting(db)
   addDemoYard(db, DEMO_JOB_ID, CUT_IN_DEMO)
   addDemoAgreement(db, DEMO_JOB_ID)
+  addDemoWork(db, DEMO_JOB_ID)
 }
 
 /** The demo's first wall is being marked: its first strips are on the wall. */

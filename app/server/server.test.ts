@@ -19,6 +19,8 @@ import { freeName, LIMITS, nextName, withDesign } from '~/model'
 import { jobView, pageOfWalls } from './jobView.server'
 import { roomPage } from './rooms.server'
 import { readWallLines } from '~/core/files/wallLines'
+import { withPlaces } from '~/core/sequence/workOfJob'
+import type { JobFile } from '~/model'
 import { designOfWall, habitSettings, lastJob, lastWall } from './habits.server'
 import {
   archiveWall,
@@ -50,6 +52,12 @@ describe('walls', () => {
 })
 
 describe('jobs', () => {
+  const nameIn =
+    ({ rooms }: JobFile) =>
+    (scope: 'room' | 'wall', id: string) =>
+      (scope === 'room' ? rooms : rooms.flatMap(({ walls }) => walls)).find((each) => each.id === id)?.name ??
+      id
+
   test('what is exported is imported as the same job', () => {
     const db = openDatabase(':memory:')
     const taken = takeInJobFile(db, demo)
@@ -57,9 +65,11 @@ describe('jobs', () => {
     const first = exportJob(db, taken.value)
     const again = takeInJobFile(db, JSON.stringify(first))
     const second = exportJob(db, again.ok ? again.value : '')
+    // rooms and walls by their names, wherever they are spoken of
     const bare = (file: typeof first) =>
       file && {
         ...file,
+        settings: { ...file.settings, work: withPlaces(file.settings.work, nameIn(file)) },
         rooms: file.rooms.map((r) => ({ ...r, id: '', walls: r.walls.map((w) => ({ ...w, id: '' })) })),
       }
     expect(bare(second)).toEqual(bare(first))

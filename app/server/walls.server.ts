@@ -109,8 +109,8 @@ export function insertWall(
   { survey, design }: WallDocument,
   position = nextPosition(db, roomId),
   option?: string,
+  id = newId(),
 ): string {
-  const id = newId()
   const [surveyId, designId] = [createDocument(db, survey), createDocument(db, design)]
   db.insert(walls).values({ id, roomId, name, position, surveyId, designId }).run()
   firstOption(db, id, designId, option)

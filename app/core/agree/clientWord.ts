@@ -97,7 +97,8 @@ export function differsFromSigned(
   const parts = [
     ...changedParts('design', signed.design, now.wall.design),
     ...changedParts('survey', signed.survey, now.wall.survey),
-    ...changedParts('settings', signedSettings, now.settings),
+    // how and when it is done is the crew's own
+    ...changedParts('settings', signedSettings, { ...now.settings, work: signedSettings.work }),
   ]
   const option = signed.optionId === now.option.id ? null : now.option.name
   return option === null && parts.length === 0 ? null : { option, parts }

@@ -1,5 +1,5 @@
 import type { Product } from '~/model'
-import type { Caution, Check, TaskKind, WorkTool } from './task'
+import { type Caution, type Check, type Task, TASK_KINDS, type TaskKind, type WorkTool } from './task'
 
 /** What a kind of task takes along and what is looked at: whatever the wall. What depends on the wall is added where it is made. */
 export interface KindRule {
@@ -66,4 +66,28 @@ export const KIND_RULES: Readonly<Record<TaskKind, KindRule>> = {
   touchUp: rule(['brush'], ['paint']),
   clear: rule([], [], ['heavy'], ['wayFree']),
   own: rule([]),
+}
+
+/** What an id says of its task: of what kind, where, which number; null for a task of one's own. */
+export function readTaskId(id: string): Pick<Task, 'kind' | 'room' | 'wall' | 'number' | 'name'> | null {
+  const [scope, of = '', ...rest] = id.split('/')
+  if (scope === 'own') return null
+  const last = rest.at(-1) ?? of
+  const [, name = last, number] = /^(.*?)(?:-(\d+))?$/.exec(last) ?? []
+  const kind = TASK_KINDS.find((each) => each === name)
+  if (kind === undefined) return null
+  const place = rest.length > 0 ? of : null
+  return {
+    kind,
+    room: scope === 'room' ? place : null,
+    wall: scope === 'wall' ? place : null,
+    number: number === undefined ? null : Number(number),
+    name: null,
+  }
+}
+
+/** The cautions of a task's kind, by the task's id, whatever the wall; none for a task of one's own. */
+export function cautionsOfKind(taskId: string): readonly Caution[] {
+  const read = readTaskId(taskId)
+  return read ? KIND_RULES[read.kind].cautions : []
 }

@@ -87,21 +87,35 @@ export function shoppingList(
 export interface ShoppingSum {
   readonly spent: number
   readonly toSpend: number
-  /** Boards without a price, bought or not. */
+  /** Boards without a price, bought or not; packs of supplies without one. */
   readonly unpriced: number
+  readonly unpricedPacks: number
   /** What was paid more (or less) than the prices the job has. */
   readonly difference: number
 }
 
-export function shoppingSum(groups: readonly ShoppingGroup[]): ShoppingSum {
-  const sum = { spent: 0, toSpend: 0, unpriced: 0, difference: 0 }
-  for (const { need, inCart, price, paid, paidFor } of groups.flatMap(({ lines }) => lines)) {
-    const silent = Math.max(0, inCart - paidFor)
-    const open = Math.max(0, need - inCart)
-    sum.spent += paid + silent * (price ?? 0)
-    sum.toSpend += open * (price ?? 0)
-    if (price === null) sum.unpriced += silent + open
-    else sum.difference += paid - paidFor * price
+type Counted = Pick<ShoppingLine, 'need' | 'inCart' | 'price' | 'paid' | 'paidFor'>
+
+/** Sums a list, and supplies beside it. */
+export function shoppingSum(
+  groups: readonly { readonly lines: readonly Counted[] }[],
+  supplies: readonly Counted[] = [],
+): ShoppingSum {
+  const sum = { spent: 0, toSpend: 0, unpriced: 0, unpricedPacks: 0, difference: 0 }
+  const add = (lines: readonly Counted[], unpriced: 'unpriced' | 'unpricedPacks') => {
+    for (const { need, inCart, price, paid, paidFor } of lines) {
+      const silent = Math.max(0, inCart - paidFor)
+      const open = Math.max(0, need - inCart)
+      sum.spent += paid + silent * (price ?? 0)
+      sum.toSpend += open * (price ?? 0)
+      if (price === null) sum[unpriced] += silent + open
+      else sum.difference += paid - paidFor * price
+    }
   }
+  add(
+    groups.flatMap(({ lines }) => lines),
+    'unpriced',
+  )
+  add(supplies, 'unpricedPacks')
   return sum
 }

@@ -1,4 +1,4 @@
-import type { Act, PageHistory, StoredDocument, YardAct } from '~/model'
+import type { Act, PageHistory, StoredDocument, WorkAct, YardAct } from '~/model'
 import { createOutbox, type Outbox } from './outbox'
 import { createSaver, type Saver } from './saver'
 import { sendActs, sendChange, sendLeaving } from './sendChange'
@@ -33,4 +33,15 @@ export function browserOutbox(url: string, wall: string, acts: readonly Act[]): 
 /** The outbox of what happens to boards, in any job of the crew. */
 export function browserOutboxOf(url: string, name: string, acts: readonly YardAct[]): Outbox<YardAct> {
   return createOutbox<YardAct>(name, acts, { send: (bundle) => sendActs(url, bundle), shelf: browserShelf() })
+}
+
+/** The outbox of what happens with the work of a job. */
+export function browserWorkOutbox(job: string, acts: readonly WorkAct[]): Outbox<WorkAct> {
+  const send = (bundle: readonly WorkAct[]) =>
+    sendActs(
+      `/jobs/${job}/work/acts`,
+      // who did it is known by who is signed in
+      bundle.map(({ member, ...act }) => (void member, act)),
+    )
+  return createOutbox<WorkAct>(`work ${job}`, acts, { send, shelf: browserShelf() })
 }

@@ -5,6 +5,7 @@ import { boughtBoards, sourceOf } from '~/core/yard/jobRequests'
 import { shoppingList, shoppingSum } from '~/core/yard/shoppingList'
 import { boardsCut, nextLabel } from '~/core/yard/yardState'
 import type { CutBoard } from '~/core/stock'
+import { useSupplyLines } from '~/editor/work/useSupplyLines'
 import { newToken } from '~/editor/saving/browserSaver'
 import { boardsText, count, materialName, money, sayWithUnit } from '~/messages'
 import { Button, LinkButton } from '~/ui/Button'
@@ -92,7 +93,9 @@ export function JobBoardsPage({ job: data }: { readonly job: JobData }) {
     // eslint-disable-next-line react-hooks/exhaustive-deps -- plans follow the boards
     [boards, bought, settings, data, scope],
   )
+  const supplies = useSupplyLines(data, settings, job.yard.acts, scope)
   const sum = shoppingSum(groups)
+  const withSupplies = shoppingSum(groups, supplies.lines)
   const toBuy = plans.flatMap((plan) => boughtBoards(plan, settings))
   const held = plans
     .flatMap(({ boards: of }) => of)
@@ -165,7 +168,13 @@ export function JobBoardsPage({ job: data }: { readonly job: JobData }) {
             <Column as="aside" aria-label={boardsText.wishes}>
               <PricesPart data={data} job={job} />
               <WishPart jobId={data.id} job={job} />
-              <BudgetPart data={data} job={job} scope={scope} scopeName={names.get(scope) ?? ''} sum={sum} />
+              <BudgetPart
+                data={data}
+                job={job}
+                scope={scope}
+                scopeName={names.get(scope) ?? ''}
+                sum={withSupplies}
+              />
             </Column>
           </Planned>
         )}

@@ -26,7 +26,7 @@ import { Wide } from '~/ui/Wide'
 import { narrow, space, type } from '~/ui/theme'
 import { findAlternatives } from '~/workers/boardsClient'
 import { BoardStack } from './BoardStack'
-import { Charted } from './Charted'
+import { Charted } from '~/ui/Charted'
 import type { JobBoards } from './useJobBoards'
 
 const MixChart = lazy(() => import('./MixChart'))

@@ -1,6 +1,6 @@
 import { Chart, Legend, LinearScale, PointElement, ScatterController, Tooltip } from 'chart.js'
 import { Scatter } from 'react-chartjs-2'
-import { useInks } from './useInks'
+import { useInks } from '~/ui/useInks'
 
 Chart.register(ScatterController, LinearScale, PointElement, Tooltip, Legend)
 

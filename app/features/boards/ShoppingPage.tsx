@@ -1,4 +1,3 @@
-import { Check, Minus, Plus } from 'lucide-react'
 import { useMemo, useState } from 'react'
 import { styled } from 'styled-components'
 import { shoppingCsv } from '~/core/yard/shoppingCsv'
@@ -6,43 +5,21 @@ import { type ShoppingLine, shoppingList, shoppingSum } from '~/core/yard/shoppi
 import {
   boardsText,
   lineName,
+  lineNotes,
   materialName,
-  money,
   shoppingAsText,
   shoppingText,
+  suppliesAsText,
   sumText,
-  yardText,
 } from '~/messages'
+import { useSupplyLines } from '~/editor/work/useSupplyLines'
 import { Button, LinkButton } from '~/ui/Button'
-import { Fractions } from '~/ui/Fractions'
 import { PageMain, Row, Soft, Spread } from '~/ui/page'
-import { PriceField } from '~/ui/PriceField'
-import { space, type } from '~/ui/theme'
 import { TopBar } from '~/ui/TopBar'
+import { ListLine } from './ListLine'
+import { SupplyList } from './SupplyList'
 import { type JobData, useJobBoards } from './useJobBoards'
 
-const Line = styled.li`
-  display: grid;
-  grid-template-columns: auto minmax(0, 1fr) auto;
-  gap: ${space.xs} ${space.m};
-  align-items: center;
-  padding: ${space.m} 0;
-  border-bottom: 1px solid var(--line);
-  &[data-done='true'] b {
-    text-decoration: line-through;
-  }
-`
-const Big = styled.span`
-  display: block;
-  font-size: ${type.lead};
-`
-const Pay = styled(Row)`
-  grid-column: 2 / -1;
-`
-const Take = styled(Button)`
-  min-width: 56px;
-  min-height: 56px;
-`
 const OnPaper = styled.div`
   @media print {
     & button,
@@ -69,11 +46,17 @@ export function ShoppingPage({ job: data }: { readonly job: JobData }) {
       ),
     [boards, bought, settings, data],
   )
-  const sum = shoppingSum(groups)
+  const supplies = useSupplyLines(data, settings, yard.acts, 'job')
+  const sum = shoppingSum(groups, supplies.lines)
   const cash = { ...wording, currency }
-  const text = shoppingAsText(groups, cash, data.name)
-  const known = job.walls.length === 0 || (job.state === 'known' && (boards.looked || !boards.searching))
-  const open = groups.some(({ lines }) => lines.some(({ need, inCart }) => inCart < need))
+  const text = shoppingAsText(groups, cash, data.name, suppliesAsText(supplies.lines, settings.paints, cash))
+  const known =
+    supplies.known &&
+    (job.walls.length === 0 || (job.state === 'known' && (boards.looked || !boards.searching)))
+  const open = [...groups.flatMap(({ lines }) => lines), ...supplies.lines].some(
+    ({ need, inCart }) => inCart < need,
+  )
+  const isEmpty = groups.length === 0 && supplies.lines.length === 0
   const take = (line: ShoppingLine, count: number, paid: number | null = null) =>
     yard.record({
       kind: 'bought',
@@ -118,8 +101,8 @@ export function ShoppingPage({ job: data }: { readonly job: JobData }) {
             {known ? sumText(sum, currency) : boardsText.working}
           </p>
           {yard.waiting > 0 ? <Soft data-testid="waiting">{shoppingText.waiting(yard.waiting)}</Soft> : null}
-          {known && groups.length === 0 ? <p>{shoppingText.empty}</p> : null}
-          {known && groups.length > 0 && !open ? <p>{shoppingText.done}</p> : null}
+          {known && isEmpty ? <p>{shoppingText.empty}</p> : null}
+          {known && !isEmpty && !open ? <p>{shoppingText.done}</p> : null}
           {known
             ? groups.map(({ supplier, lines }) => (
                 <section key={supplier?.id ?? ''} aria-label={supplier?.name ?? shoppingText.nobody}>
@@ -130,6 +113,7 @@ export function ShoppingPage({ job: data }: { readonly job: JobData }) {
                         key={`${line.material} ${line.length}`}
                         line={line}
                         name={lineName(line, wording)}
+                        notes={lineNotes(line)}
                         currency={currency}
                         onTake={(count) => take(line, count)}
                         onPaid={(paid) => {
@@ -144,6 +128,9 @@ export function ShoppingPage({ job: data }: { readonly job: JobData }) {
                 </section>
               ))
             : null}
+          {known ? (
+            <SupplyList lines={supplies.lines} job={data.id} yard={yard} settings={settings} w={cash} />
+          ) : null}
           <Row>
             <Button onPress={() => void copy()}>{shoppingText.copy}</Button>
             <Button onPress={csv}>{shoppingText.csv}</Button>
@@ -155,60 +142,5 @@ export function ShoppingPage({ job: data }: { readonly job: JobData }) {
         </OnPaper>
       </PageMain>
     </>
-  )
-}
-
-function ListLine({
-  line,
-  name,
-  currency,
-  onTake,
-  onPaid,
-}: {
-  readonly line: ShoppingLine
-  readonly name: string
-  readonly currency: string
-  readonly onTake: (count: number) => void
-  readonly onPaid: (paid: number) => void
-}) {
-  const { need, inCart, price, paid, paidFor, state, there, leastOrder } = line
-  const isDone = inCart >= need
-  const notes = [
-    price === null ? '' : money(price, currency),
-    state === 'there' ? '' : yardText.state(state, there),
-    leastOrder > 1 ? shoppingText.least(leastOrder) : '',
-  ].filter((note) => note !== '')
-  return (
-    <Line data-line={name} data-done={isDone}>
-      <Take
-        $kind={isDone ? 'quiet' : 'main'}
-        aria-label={shoppingText.inCart(name)}
-        onPress={() => onTake(1)}
-      >
-        {isDone ? <Check size={24} aria-hidden /> : <Plus size={24} aria-hidden />}
-      </Take>
-      <span>
-        <Big>
-          <b>
-            <Fractions text={name} />
-          </b>
-        </Big>
-        <Soft as="span">{notes.join(' · ')}</Soft>
-      </span>
-      <b data-testid="in-cart">{shoppingText.of(inCart, need)}</b>
-      {inCart > 0 ? (
-        <Pay>
-          <Button $kind="quiet" aria-label={shoppingText.outOfCart(name)} onPress={() => onTake(-1)}>
-            <Minus size={20} aria-hidden />
-          </Button>
-          <PriceField
-            label={shoppingText.paid(name)}
-            value={paidFor > 0 ? Math.round(paid / paidFor) : price}
-            currency={currency}
-            onChange={(cents) => (cents === null ? undefined : onPaid(cents))}
-          />
-        </Pay>
-      ) : null}
-    </Line>
   )
 }

@@ -4,7 +4,7 @@ import { boardsText, materialName, money } from '~/messages'
 import { Fold } from '~/ui/Fold'
 import { Table } from '~/ui/Table'
 import { Wide } from '~/ui/Wide'
-import { Charted } from './Charted'
+import { Charted } from '~/ui/Charted'
 import type { JobBoards } from './useJobBoards'
 
 const WallCostChart = lazy(() => import('./WallCostChart'))

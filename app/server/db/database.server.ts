@@ -5,9 +5,10 @@ import { type BetterSQLite3Database, drizzle } from 'drizzle-orm/better-sqlite3'
 import { migrate } from 'drizzle-orm/better-sqlite3/migrator'
 import * as agreeing from './agreeSchema.server'
 import * as main from './schema.server'
+import * as working from './workSchema.server'
 import { DatabaseError, troubleOf } from './trouble.server'
 
-const schema = { ...main, ...agreeing }
+const schema = { ...main, ...agreeing, ...working }
 const MIGRATIONS = 'app/server/db/migrations'
 
 /** The open database, or a transaction on it. */

@@ -9,6 +9,7 @@ const NAMES = {
   board: '--rod-edge',
   chalk: '--chalk',
   below: '--wall-below',
+  red: '--red',
 } as const
 type Inks = Readonly<Record<keyof typeof NAMES, string>>
 

@@ -1,0 +1,30 @@
+import { data, type ShouldRevalidateFunctionArgs } from 'react-router'
+import type { Route } from './+types/job-supplies'
+import { SuppliesPage } from '~/features/supplies/SuppliesPage'
+import { memberContext } from '~/server/crew/entry.server'
+import { onDatabase } from '~/server/database.server'
+import { jobWork, localMinute } from '~/server/work.server'
+
+export const meta: Route.MetaFunction = ({ loaderData }) => [
+  { title: `Supplies · ${loaderData?.job.name ?? 'Job'} · Regla` },
+]
+
+export function loader({ params, context }: Route.LoaderArgs) {
+  const member = context.get(memberContext)
+  const job = onDatabase((db) => jobWork(db, params.jobId, member?.id ?? null))
+  if (!job) throw data('There is no such job here.', { status: 404 })
+  if (job.settings === null)
+    throw data('The settings of this job can’t be read. Open one of its walls to see what to do.', {
+      status: 409,
+    })
+  return { job, now: localMinute(new Date()) }
+}
+
+/** While the page is open the browser's copy is the one being worked on. */
+export function shouldRevalidate({ currentParams, nextParams }: ShouldRevalidateFunctionArgs) {
+  return currentParams.jobId !== nextParams.jobId
+}
+
+export default function Supplies({ loaderData }: Route.ComponentProps) {
+  return <SuppliesPage key={loaderData.job.id} job={loaderData.job} />
+}
