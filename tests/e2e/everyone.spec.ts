@@ -1,10 +1,10 @@
 import type { Page } from '@playwright/test'
 import { expect, expectAccessible, expectSaved, openDemoWall, openStage, pickWord, test } from './page'
 
-const STAGES = ['Measure', 'Lay out', 'Agree', 'Mark', 'Cut', 'Buy'] as const
+const STAGES = ['Measure', 'Lay out', 'Agree', 'Mark', 'Cut', 'Buy', 'Finish'] as const
 /** Pages and stages looked at in every theme: the colors of the others are made of the same few. */
 const EVERY_THEME = ['/', '/yard', 'Lay out', 'Agree', 'Cut']
-const YARD = ['/yard', '/jobs/demo/boards', '/jobs/demo/boards/list']
+const YARD = ['/yard', '/jobs/demo/boards', '/jobs/demo/boards/list', '/jobs/demo/supplies']
 type Theme = 'light' | 'dark' | 'site' | 'forced'
 
 /** The page as it stands in another theme: the colors change, the elements stay. */

@@ -1,7 +1,7 @@
 import { type Wait, WAITS, type Work } from '~/model'
 import { ratesOfNothing } from '../takeoff/minutes'
 import { bestSchedule, type Schedule } from './bestSchedule'
-import { DAY, dayNumber } from './dates'
+import { DAY, dayNumber, dayOf } from './dates'
 import type { OrderIssue, OrderOfWork } from './orderOfWork'
 import { type Job, orderOf, type Placed, placeInOrder, type Problem, ready } from './schedule'
 import type { Task } from './task'
@@ -185,7 +185,7 @@ export function planWork(
   over: () => boolean = () => false,
 ): WorkPlan {
   const issues: WorkIssue[] = [
-    ...dayIssues(work),
+    ...dayIssues(work, dayOf(Math.floor(now / DAY))),
     ...ordering,
     ...ratesOfNothing(work).map((rate) => ({ kind: 'noRate', rate }) as const),
   ]

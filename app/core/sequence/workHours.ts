@@ -22,8 +22,10 @@ export type DayIssue =
   | { readonly kind: 'endBeforeStart'; readonly start: string; readonly end: string }
   | { readonly kind: 'noSuchDay'; readonly day: string }
 
-export function dayIssues({ days }: Pick<Work, 'days'>): DayIssue[] {
-  const { week, start, wishedEnd, off } = days
+/** What is wrong with them; where no first day was said work begins today. */
+export function dayIssues({ days }: Pick<Work, 'days'>, today: string): DayIssue[] {
+  const { week, wishedEnd, off } = days
+  const start = days.start ?? today
   const empty = week.flatMap((hours, weekday): DayIssue[] =>
     hours && hours.to <= hours.from ? [{ kind: 'noHours', weekday }] : [],
   )
@@ -35,7 +37,7 @@ export function dayIssues({ days }: Pick<Work, 'days'>): DayIssue[] {
     ...wrong,
     ...empty,
     ...(isNone ? [{ kind: 'noDays' } as const] : []),
-    ...(start !== null && wishedEnd !== null && wishedEnd < start
+    ...(wishedEnd !== null && wishedEnd < start
       ? [{ kind: 'endBeforeStart', start, end: wishedEnd } as const]
       : []),
   ]

@@ -76,6 +76,7 @@ export default function WorkChart({
         maintainAspectRatio: false,
         scales: {
           x: {
+            position: 'top',
             min: 0,
             max: to,
             afterBuildTicks: (axis) => {
