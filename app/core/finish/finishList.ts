@@ -2,9 +2,8 @@ import type { Workpiece } from '~/model'
 import { paperDrops } from '../agree/paperDrops'
 import { colorsOf } from '../agree/wallColors'
 import type { Plan } from '../computePlan'
-import { movedFrom, type Point, type Polygon, unitVector } from '../geometry'
+import type { Point, Polygon } from '../geometry'
 import { aboveOutline } from '../layout/above'
-import type { Piece } from '../pieces'
 import { heldBy } from '../takeoff/fixings'
 import { cutDrops, muralFit, type MuralFit } from '../takeoff/papering'
 import { AGAINST, type Against, seamsOf } from '../takeoff/seams'
@@ -57,16 +56,6 @@ export interface FinishItem {
 
 const NOWHERE = { dots: [], lines: [], areas: [] } as const
 
-/** Places along a piece from its start, on the middle of its face. */
-function onPiece({ polygon, directionDeg }: Piece, along: readonly number[]): Point[] {
-  const u = unitVector(directionDeg)
-  const s = polygon.map(({ x, y }) => x * u.x + y * u.y)
-  const t = polygon.map(({ x, y }) => y * u.x - x * u.y)
-  const [start, middle] = [Math.min(...s), (Math.min(...t) + Math.max(...t)) / 2]
-  const foot = { x: start * u.x - middle * u.y, y: start * u.y + middle * u.x }
-  return along.map((each) => movedFrom(foot, directionDeg, each, 0))
-}
-
 /** The finish list of a wall: nails and joints, seams, sanding, coats with their waits, paper drop by drop, what goes back on. */
 export function finishList(workpiece: Workpiece, plan: Plan): FinishItem[] {
   const { work, paints } = workpiece.settings
@@ -84,11 +73,7 @@ export function finishList(workpiece: Workpiece, plan: Plan): FinishItem[] {
   const items: FinishItem[] = []
   const add = (id: string, what: FinishWhat, more: Partial<FinishItem> = {}) =>
     items.push({ id, what, told: false, after: null, ...NOWHERE, ...more })
-  const byId = new Map(pieces.map((piece) => [piece.id, piece]))
-  const nails = held.flatMap(({ pieceId, nailsAt }) => {
-    const piece = byId.get(pieceId)
-    return piece ? onPiece(piece, nailsAt) : []
-  })
+  const nails = held.flatMap(({ nailsAt }) => nailsAt)
   const holes = facts.nails.reduce((sum, each) => sum + each.holes, 0)
   const faces = pieces.map(({ polygon }) => polygon)
   const stained = work.trim === 'stained'

@@ -1,6 +1,7 @@
 import { inches, type Length } from '~/length'
 import type { Fixing, Spread, Workpiece } from '~/model'
-import { fixingOf } from '../cutting/fixing'
+import { fixingOf, standsUp } from '../cutting/fixing'
+import { movedFrom, type Point, spanThrough, unitVector } from '../geometry'
 import { stuffOf } from '../layout/returning'
 import type { Piece } from '../pieces'
 
@@ -25,8 +26,8 @@ export interface Held {
   readonly hotGlue: number
   readonly tape: number
   readonly nails: Nails | null
-  /** Where the nails go, along the piece from its start. */
-  readonly nailsAt: readonly number[]
+  /** Where something is driven, on the wall. */
+  readonly nailsAt: readonly Point[]
 }
 
 /**
@@ -36,13 +37,6 @@ export interface Held {
 export function placesAlong(length: number, apart: number, end: number): number {
   if (apart <= 0) return 2
   return Math.max(2, Math.ceil((length - 2 * end) / apart - 1e-9) + 1)
-}
-
-/** Where they are set, from the start of the piece; on a very short one a third from its ends. */
-export function setAlong(length: number, apart: number, end: number): number[] {
-  const from = Math.min(end, length / 3)
-  const count = placesAlong(length, apart, end)
-  return Array.from({ length: count }, (_, i) => from + ((length - 2 * from) * i) / (count - 1))
 }
 
 /** Faces wider than this take two beads, and two nails at each place. Common practice, no source. */
@@ -64,31 +58,39 @@ function nailKind(fixing: Fixing, length: Length): Pick<Nails, 'kind' | 'gauge'>
   return length > LONGEST_BRAD ? { kind: 'finish', gauge: 16 } : { kind: 'brad', gauge: 18 }
 }
 
+/** The places of a piece's nails, on the middle of its face: as many as its length asks for, shared out over what of the middle there is. */
+function nailPlaces({ face, directionDeg }: Piece, length: number, spread: Spread): Point[] {
+  const u = unitVector(directionDeg)
+  const across = face.map(({ x, y }) => y * u.x - x * u.y)
+  const middle = (Math.min(...across) + Math.max(...across)) / 2
+  const line = { through: { x: -middle * u.y, y: middle * u.x }, directionDeg }
+  const span = spanThrough(line, face)
+  if (!span) return []
+  const whole = span.to - span.from
+  const from = Math.min(spread.nailFromEnd, whole / 3)
+  const count = placesAlong(length, spread.nailsApart, spread.nailFromEnd)
+  return Array.from({ length: count }, (_, i) =>
+    movedFrom(line.through, directionDeg, span.from + from + ((whole - 2 * from) * i) / (count - 1), 0),
+  )
+}
+
 /** What holds each piece of a wall: nails by the rule of places, adhesive by beads or dabs, tape. Over a keep-out nothing is driven. */
 export function heldBy(pieces: readonly Piece[], workpiece: Workpiece, spread: Spread): Held[] {
   return pieces.flatMap((piece): Held[] => {
     const material = stuffOf(piece, workpiece)
     if (!material) return []
     const { fixing, nail, clearOf } = fixingOf(piece, material, workpiece)
-    const { longLength: length, faceWidth, polygon, directionDeg } = piece
+    const { longLength: length, faceWidth } = piece
     const wide = faceWidth > WIDE ? 2 : 1
     const isBeaded = BEADED.has(fixing)
     const beads = isBeaded ? length * wide : 0
     const dabs = fixing === 'dabs' ? placesAlong(length, spread.dabsApart, DAB_FROM_END) : 0
-    const radians = (directionDeg * Math.PI) / 180
-    const up = Math.abs(Math.sin(radians)) > Math.SQRT1_2
-    const start = Math.min(...polygon.map(({ x, y }) => x * Math.cos(radians) + y * Math.sin(radians)))
-    const across =
-      polygon.reduce((sum, { x, y }) => sum + y * Math.cos(radians) - x * Math.sin(radians), 0) /
-      polygon.length
+    const up = standsUp(piece)
     const places =
       nail === null
         ? []
-        : setAlong(length, spread.nailsApart, spread.nailFromEnd).filter((along) => {
-            const s = start + along
-            const at = up
-              ? s * Math.sin(radians) + across * Math.cos(radians)
-              : s * Math.cos(radians) - across * Math.sin(radians)
+        : nailPlaces(piece, length, spread).filter(({ x, y }) => {
+            const at = up ? y : x
             return !clearOf.some(({ from, to }) => at >= from && at <= to)
           })
     const each = (fixing === 'crossedNails' ? 2 : 1) * wide

@@ -5,7 +5,7 @@ import { inForce, USUAL_WORK, withDesign } from '~/model'
 import { anyMeetingWall, runs } from '../../../tests/anyWall'
 import { computePlan } from '../computePlan'
 import { readJobFile } from '../files/readJobFile'
-import { signedArea } from '../geometry'
+import { isInside, signedArea } from '../geometry'
 import { areasOf } from './areas'
 import { heldBy } from './fixings'
 import { jobFacts } from './jobFacts'
@@ -71,7 +71,7 @@ describe('over random walls', () => {
         for (const { nails, nailsAt, pieceId } of held) {
           const piece = plan.pieces.find(({ id }) => id === pieceId)
           expect(nailsAt.length).toBe(nails?.places ?? 0)
-          for (const at of nailsAt) expect(at > 0 && at < (piece?.longLength ?? 0)).toBe(true)
+          for (const at of nailsAt) expect(isInside(at, piece?.face ?? [])).toBe(true)
         }
         const facts = wallFacts({ id: 'w', name: 'w', room: 'r' }, workpiece, COUNTS, plan)
         const { supplies } = takeOff([facts, { ...facts, wall: 'v' }], workpiece.settings)
