@@ -1,3 +1,4 @@
+import { benchWork } from './benchWork'
 import { readFileSync } from 'node:fs'
 import highs from 'highs'
 import { readingsThatMatter, usualMisses } from '~/core/asbuilt/matters'
@@ -58,6 +59,7 @@ const sixty: Workpiece = {
 }
 await measure('whole plan without boards, 60 battens', 400, () => computePlan(sixty))
 await benchAgree(measure, sixty)
+await benchWork(measure)
 
 // a floor that falls under a low wainscot: every batten has its own length
 const falling: Workpiece = {

@@ -16,21 +16,6 @@ const press = (selector) => (page) => page.locator(selector).first().click()
 const PICTURES = [
   { name: 'jobs', path: '/', size: DESK },
   { name: 'job', path: '/jobs/demo', size: DESK },
-  {
-    name: 'new-job',
-    path: '/jobs/new',
-    size: DESK,
-    then: async (page) => {
-      await page.getByLabel('Job', { exact: true }).fill('Pump house')
-      await page
-        .getByLabel('Walls, one a line')
-        .fill(
-          'Sink wall: 133 5/8 x 95 1/4, base 4 1/8, window 30 x 40 at 52, 42 up, outlet at 22\nDoor wall: 97 1/2 x 95 1/4, base 4 1/8, door 28 x 78 at 58\n118 x 95 1/4, between casings 3 1/4',
-        )
-      await page.getByRole('list', { name: 'Walls as read' }).scrollIntoViewIfNeeded()
-      await page.mouse.wheel(0, 999)
-    },
-  },
   { name: 'layout', wall: 'Long wall', stage: 'layout', size: DESK, then: press('[data-strip="batten-5"]') },
   {
     name: 'measure-flat',
@@ -39,7 +24,6 @@ const PICTURES = [
     size: DESK,
     then: press('text=how flat'),
   },
-  { name: 'lines', wall: 'Desk wall', stage: 'layout', size: DESK, then: press('[data-strip="m1.3"]') },
   { name: 'room', link: 'All walls of Dining room together', size: DESK },
   {
     name: 'boards',
@@ -62,7 +46,6 @@ const PICTURES = [
   },
   { name: 'colors', wall: 'Window wall', stage: 'agree/colors', size: DESK },
   { name: 'photo', wall: 'Window wall', stage: 'agree/photo', size: DESK },
-  { name: 'client-links', path: '/jobs/demo/client', size: DESK },
   {
     name: 'phone-client',
     path: '/jobs/demo/client',
@@ -81,6 +64,24 @@ const PICTURES = [
     size: PHONE,
     then: (page) => page.locator('[data-line]').first().waitFor({ timeout: 60_000 }),
   },
+  {
+    name: 'supplies',
+    path: '/jobs/demo/supplies',
+    size: DESK,
+    then: (page) => page.locator('[data-supply=caulk]').waitFor({ timeout: 60_000 }),
+  },
+  {
+    name: 'work',
+    path: '/jobs/demo/work',
+    size: DESK,
+    then: async (page) => {
+      await page.getByRole('button', { name: /Plan for$/ }).click()
+      await page.getByRole('option', { name: 'Back bedroom' }).click()
+      await page.locator('[data-testid=work-end][data-state=known]').waitFor({ timeout: 60_000 })
+      await page.locator('[data-way]').first().waitFor({ timeout: 60_000 })
+    },
+  },
+  { name: 'finish', wall: 'Chimney breast', stage: 'finish', size: DESK },
   { name: 'mark', wall: 'Bed wall', stage: 'mark', size: DESK, then: press('[data-rod-strip="batten-3"]') },
   { name: 'cut', wall: 'Desk wall', stage: 'cut', size: DESK, then: press('[data-row="D"] button') },
   { name: 'phone-mark', wall: 'Long wall', stage: 'mark', size: PHONE },

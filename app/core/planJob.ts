@@ -1,6 +1,7 @@
 import { formatLengthWithUnit, type LengthFormat, type Result, type TapeReading, tickOf } from '~/length'
 import type { JobFile, Settings, WallDocument } from '~/model'
 import { computePlan } from './computePlan'
+import { saidOfJob } from './planSupplies'
 import { saidOfWall } from './planWall'
 import { said } from './saidLength'
 import {
@@ -163,5 +164,11 @@ export async function planJob(
       walls.push({ id, name, ...(await planWall({ survey, design }, file.settings, solve, control)) })
     rooms.push({ id: room.id, name: room.name, walls })
   }
-  return { format: 'regla-plan' as const, version: 1 as const, job: file.name, rooms }
+  return {
+    format: 'regla-plan' as const,
+    version: 1 as const,
+    job: file.name,
+    rooms,
+    ...saidOfJob(file),
+  }
 }

@@ -24,6 +24,7 @@ const NAMES: Readonly<Record<Product, string>> = {
   sandpaper: 'Sandpaper',
   tape: 'Masking tape',
   miterGlue: 'Miter glue',
+  props: 'Props, or tape to hold',
   panels: 'Backer sheets',
   paper: 'Wallpaper',
   mural: 'Mural',
@@ -154,6 +155,8 @@ export function basisText(basis: Basis, w: Wording): string {
       return feetText(basis.feet, units)
     case 'miters':
       return count(basis.count, 'miter')
+    case 'propped':
+      return `${count(basis.pieces, 'piece')} held by adhesive alone until it sets; props come from offcuts`
     case 'sheets':
       return count(basis.panels, 'panel')
     case 'drops':

@@ -143,6 +143,7 @@ export const orderText = {
   seen: 'Seen',
   seenFirst: 'See the cautions first, then it can be ticked.',
   steps: 'In this order',
+  finishOf: (wall: string) => `Finish list of ${wall}`,
   closeTask: 'Put this task away',
   people: (people: number) => (people === 0 ? 'another trade' : people === 2 ? 'two people' : ''),
   slipEnd: (end: string, before: string) => `The end moves from ${before} to ${end}.`,

@@ -20,6 +20,7 @@ export const PRODUCTS = [
   'sandpaper',
   'tape',
   'miterGlue',
+  'props',
   'panels',
   'paper',
   'mural',

@@ -26,7 +26,7 @@ describe('the finish list', () => {
           if (after) expect(ids.indexOf(after.id)).toBeLessThan(ids.indexOf(id))
         const nails = items.find(({ id }) => id === 'nails')
         const places = heldBy(plan.pieces, workpiece, USUAL_WORK.spread).reduce(
-          (sum, { nailsAt }) => sum + nailsAt.length,
+          (sum, { nailsAt }) => sum + nailsAt().length,
           0,
         )
         expect(nails?.dots.length ?? 0).toBe(places)

@@ -73,7 +73,7 @@ export function finishList(workpiece: Workpiece, plan: Plan): FinishItem[] {
   const items: FinishItem[] = []
   const add = (id: string, what: FinishWhat, more: Partial<FinishItem> = {}) =>
     items.push({ id, what, told: false, after: null, ...NOWHERE, ...more })
-  const nails = held.flatMap(({ nailsAt }) => nailsAt)
+  const nails = held.flatMap(({ nailsAt }) => nailsAt())
   const holes = facts.nails.reduce((sum, each) => sum + each.holes, 0)
   const faces = pieces.map(({ polygon }) => polygon)
   const stained = work.trim === 'stained'

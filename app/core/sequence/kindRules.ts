@@ -45,7 +45,7 @@ export const KIND_RULES: Readonly<Record<TaskKind, KindRule>> = {
   fit: noisy(
     rule(
       ['nailer', 'gluing', 'level', 'blocks'],
-      ['nails', 'pins', 'adhesive', 'miterGlue'],
+      ['nails', 'pins', 'adhesive', 'miterGlue', 'props'],
       ['nailer', 'inTheWall', 'fumes'],
       ['levelLine', 'plumb', 'lookBack', 'nailDepth'],
     ),

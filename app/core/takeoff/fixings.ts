@@ -27,7 +27,7 @@ export interface Held {
   readonly tape: number
   readonly nails: Nails | null
   /** Where something is driven, on the wall. */
-  readonly nailsAt: readonly Point[]
+  readonly nailsAt: () => readonly Point[]
 }
 
 /**
@@ -85,14 +85,21 @@ export function heldBy(pieces: readonly Piece[], workpiece: Workpiece, spread: S
     const isBeaded = BEADED.has(fixing)
     const beads = isBeaded ? length * wide : 0
     const dabs = fixing === 'dabs' ? placesAlong(length, spread.dabsApart, DAB_FROM_END) : 0
-    const up = standsUp(piece)
+    /** Where something is driven: worked out where it is asked for, or where something must be kept clear of. */
+    const nailsAt = (): Point[] => {
+      if (nail === null) return []
+      const up = standsUp(piece)
+      return nailPlaces(piece, length, spread).filter(({ x, y }) => {
+        const at = up ? y : x
+        return !clearOf.some(({ from, to }) => at >= from && at <= to)
+      })
+    }
     const places =
       nail === null
-        ? []
-        : nailPlaces(piece, length, spread).filter(({ x, y }) => {
-            const at = up ? y : x
-            return !clearOf.some(({ from, to }) => at >= from && at <= to)
-          })
+        ? 0
+        : clearOf.length > 0
+          ? nailsAt().length
+          : placesAlong(length, spread.nailsApart, spread.nailFromEnd)
     const each = (fixing === 'crossedNails' ? 2 : 1) * wide
     return [
       {
@@ -103,11 +110,11 @@ export function heldBy(pieces: readonly Piece[], workpiece: Workpiece, spread: S
         glue: beads * discArea(spread.glueBead) + dabs * discArea(spread.dab) * spread.dabThick,
         hotGlue: fixing === 'hotGlue' ? length * discArea(HOT_BEAD) : 0,
         tape: fixing === 'removable' ? length * wide : 0,
-        nailsAt: places,
+        nailsAt,
         nails:
-          nail === null || places.length === 0
+          nail === null || places === 0
             ? null
-            : { ...nailKind(fixing, nail), length: nail, places: places.length, holes: places.length * each },
+            : { ...nailKind(fixing, nail), length: nail, places, holes: places * each },
       },
     ]
   })

@@ -25,6 +25,7 @@ export const PRODUCT_RULES: Readonly<
   sandpaper: { unit: 'pieces', packs: unpriced(5, 25) },
   tape: { unit: 'feet', packs: unpriced(180) },
   miterGlue: { unit: 'ounces', packs: unpriced(2) },
+  props: { unit: 'pieces', packs: [{ size: 1, price: 0 }] },
   panels: { unit: 'pieces', packs: unpriced(1) },
   paper: { unit: 'pieces', packs: unpriced(1) },
   mural: { unit: 'pieces', packs: unpriced(1) },

@@ -175,7 +175,13 @@ export function seamsOf(workpiece: Workpiece, plan: Plan): Seams {
     const lapped = new Map(piece.laps.map((lap) => [lap.with, lap.outOf]))
     for (const edge of edges.get(piece.id) ?? []) {
       const taken: Stretch[] = []
-      const reach = boundsOf([edge.a, at(edge, edge.length)])
+      const end = at(edge, edge.length)
+      const reach = {
+        left: Math.min(edge.a.x, end.x),
+        right: Math.max(edge.a.x, end.x),
+        bottom: Math.min(edge.a.y, end.y),
+        top: Math.max(edge.a.y, end.y),
+      }
       for (const other of beside) {
         const own = bounds.get(other.id)
         if (!own || !near(reach, own, within)) continue

@@ -28,6 +28,8 @@ export type Basis =
   | { readonly kind: 'sanded'; readonly area: number; readonly grit: number }
   | { readonly kind: 'run'; readonly feet: number }
   | { readonly kind: 'miters'; readonly count: number }
+  /** Pieces that nothing is driven through: propped or taped until the adhesive has set. */
+  | { readonly kind: 'propped'; readonly pieces: number }
   | { readonly kind: 'sheets'; readonly panels: number }
   | { readonly kind: 'drops'; readonly drops: number; readonly repeat: number; readonly tooShort: boolean }
   | { readonly kind: 'mural'; readonly fit: MuralFit; readonly panels: number }
@@ -74,6 +76,8 @@ const STICK = (Math.PI / 4) * (25_400_000 * (7 / 16)) ** 2 * 25_400_000 * 4
 /** Feet of wall a dust sheet lies under, masks a wall that is cut and sanded takes. Common practice, no source. */
 const SHEET_FEET = 12
 const MASKS_A_WALL = 2
+/** Props, or strips of tape, that a piece held by adhesive alone takes. Common practice, no source. */
+const PROPS_A_PIECE = 2
 
 /** What of a wall's seams is caulked, in nanometers. Between stained wood nothing is. */
 export function caulked(facts: WallFacts, { caulk, trim }: Work): number {
@@ -119,6 +123,7 @@ function merged(a: Basis, b: Basis): Basis {
     'panels',
     'drops',
     'walls',
+    'pieces',
   ]
   for (const key of SUMMED) {
     const [one, other] = [(a as never)[key], (b as never)[key]] as [unknown, unknown]
@@ -219,6 +224,7 @@ export function takeOff(walls: readonly WallFacts[], settings: Settings): TakeOf
     }
     add('tape', wall, feet(facts.taped), { kind: 'run', feet: feet(facts.taped) })
     add('miterGlue', wall, facts.joints.miters * MITER_OUNCES, { kind: 'miters', count: facts.joints.miters })
+    add('props', wall, facts.propped * PROPS_A_PIECE, { kind: 'propped', pieces: facts.propped })
     add('dustSheet', wall, feet(facts.width) / SHEET_FEET, { kind: 'run', feet: feet(facts.width) })
     if (facts.panels)
       add(`panels/${facts.panels.sheet}`, wall, facts.panels.sheets, {

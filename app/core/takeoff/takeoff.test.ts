@@ -1,5 +1,6 @@
 import { inches } from '~/length'
 import { type Paper, STARTING_BOXES, STOCK_LIST, USUAL_SPREAD, type Workpiece } from '~/model'
+import { paperDrops } from '../agree/paperDrops'
 import { computePlan } from '../computePlan'
 import { keptBase, thing, wallOf } from '../../../tests/namedWalls'
 import { areasOf } from './areas'
@@ -212,6 +213,26 @@ describe('paper', () => {
     expect(rollsOf(17, 84, 21)).toEqual([3, 3, 3, 3, 3, 2])
     expect(rollsOf(17, 84, 25)).toEqual([4, 4, 4, 4, 1])
     expect(rollsOf(17, 84, 21, 'half')).toEqual([4, 4, 4, 4, 1])
+  })
+  it('H9: from a seam or a drop in the middle, or from a corner', () => {
+    const outline = [
+      { x: 0, y: 0 },
+      { x: inches(150), y: 0 },
+      { x: inches(150), y: inches(36) },
+      { x: 0, y: inches(36) },
+    ]
+    const widths = (from: Paper['from']) =>
+      paperDrops(
+        { ...paper(0), kind: 'repeat', name: '', width: inches(20.5), panels: 1, from, hex: '#d9d2c0' },
+        outline,
+      ).map(
+        ({ polygon }) =>
+          (Math.max(...polygon.map(({ x }) => x)) - Math.min(...polygon.map(({ x }) => x))) / inches(1),
+      )
+    expect(widths('middleDrop')).toEqual([3.25, ...Array<number>(7).fill(20.5), 3.25])
+    expect(widths('middle')).toEqual([13.5, ...Array<number>(6).fill(20.5), 13.5])
+    expect(widths('left')).toEqual([...Array<number>(7).fill(20.5), 6.5])
+    expect(widths('right')).toEqual([...Array<number>(7).fill(20.5), 6.5])
   })
   it('H10: a mural over a wall, and what it is short of', () => {
     const mural = {

@@ -56,6 +56,8 @@ export interface WallFacts {
   readonly baseArea: number
   readonly nails: readonly Nails[]
   readonly held: Readonly<Record<'glue' | 'beads' | 'dabs' | 'hotGlue' | 'tape', number>>
+  /** Pieces held by adhesive alone. */
+  readonly propped: number
   readonly stuff: readonly StuffToPrepare[]
   /** Paints by what they go on: the paint's id, `open` where none was picked yet, null where it stays as it is. */
   readonly paints: {
@@ -230,6 +232,7 @@ export function wallFacts(
       hotGlue: held.reduce((sum, { hotGlue }) => sum + hotGlue, 0),
       tape: held.reduce((sum, { tape }) => sum + tape, 0),
     },
+    propped: held.filter(({ fixing }) => fixing === 'adhesiveOnly' || fixing === 'hotGlue').length,
     stuff: stuffToPrepare(plan, workpiece, faceOf),
     paints,
     paper:

@@ -11,6 +11,8 @@ import { Soft } from '~/ui/page'
 
 /** How wide a roll usually is: 20 1/2 in, common practice, no source. */
 const ROLL = inches(20.5)
+const PAPER_FROMS = ['left', 'right', 'middle', 'middleDrop'] as const
+const MURAL_FROMS = ['left', 'right', 'middle'] as const
 
 /** Paper in the place of paint above the trim: drops with a repeat, or the panels of a mural. */
 export function PaperFields() {
@@ -74,11 +76,40 @@ export function PaperFields() {
           <Choice
             label={colorText.paperFrom}
             value={paper.from}
-            options={(['left', 'right', 'middle'] as const).map((id) => ({
+            options={(paper.kind === 'mural' ? MURAL_FROMS : PAPER_FROMS).map((id) => ({
               id,
               text: colorText.paperFroms[id],
             }))}
             onChange={(from) => change({ from })}
+          />
+          {paper.kind === 'repeat' ? (
+            <>
+              <CommitLength
+                label={colorText.paperRoll}
+                value={paper.roll}
+                format={wording.format}
+                least={inches(1)}
+                onDone={(roll) => change({ roll })}
+              />
+              {paper.height > 0 ? (
+                <Choice
+                  label={colorText.paperMatch}
+                  value={paper.match}
+                  options={(['straight', 'half'] as const).map((id) => ({
+                    id,
+                    text: colorText.paperMatches[id],
+                  }))}
+                  onChange={(match) => change({ match })}
+                />
+              ) : null}
+            </>
+          ) : null}
+          <CommitLength
+            label={colorText.paperOver}
+            value={paper.over}
+            format={wording.format}
+            least={ZERO}
+            onDone={(over) => change({ over })}
           />
           <CommitText
             label={colorText.paperHex}

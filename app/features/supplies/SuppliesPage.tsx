@@ -171,69 +171,76 @@ export function SuppliesPage({ job }: { readonly job: SuppliesData }) {
                   : `${supplyText.comesTo} ${supplyText.sum(money(sum, settings.currency), open)}`}
           </p>
         </Head>
-        <List aria-label={supplyText.title}>
-          <thead>
-            <tr>
-              {supplyText.heads.map((head) => (
-                <th key={head} scope="col">
-                  {head}
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {supplies.map((supply) => {
-              const name = supplyName(supply, settings.paints, w)
-              return (
-                <tr key={supply.key} data-supply={supply.key}>
-                  <th scope="row">
-                    <span className="name">
-                      <Fractions text={name} />
-                    </span>
-                    <span className="basis">
-                      <Fractions text={basisText(supply.basis, w)} />
-                    </span>
-                  </th>
-                  <td data-testid="amount">{amountText(supply, settings.units)}</td>
-                  <td data-testid="buy">
-                    <Packs supply={supply} />
-                    <b>{buyText(supply, settings.units)}</b>
-                  </td>
-                  <td>
-                    <Prices>
-                      {supply.packs.map((pack, at) => (
-                        <PriceField
-                          key={pack.size}
-                          label={supplyText.price(name, packName(supply.product, pack.size, settings.units))}
-                          value={pack.price}
-                          currency={settings.currency}
-                          onChange={(price) => setPrice(supply, at, price)}
-                        />
-                      ))}
-                    </Prices>
-                  </td>
-                  <td>
-                    <NumberBox
-                      lay="bare"
-                      label={supplyText.onHand(name)}
-                      value={held.get(supply.key)?.onHand ?? 0}
-                      most={10_000}
-                      step={0.25}
-                      onDone={(of) => count(supply, of)}
-                    />
-                  </td>
-                  <td className="sum">
-                    {supply.cost === null ? '–' : money(supply.cost, settings.currency)}
-                  </td>
+        {facts.known || facts.failed ? (
+          <>
+            <List aria-label={supplyText.title}>
+              <thead>
+                <tr>
+                  {supplyText.heads.map((head) => (
+                    <th key={head} scope="col">
+                      {head}
+                    </th>
+                  ))}
                 </tr>
-              )
-            })}
-          </tbody>
-        </List>
-        <div>
-          <SpreadPart work={work} w={w} change={change} />
-          <MuralSheet walls={walls} w={w} />
-        </div>
+              </thead>
+              <tbody>
+                {supplies.map((supply) => {
+                  const name = supplyName(supply, settings.paints, w)
+                  return (
+                    <tr key={supply.key} data-supply={supply.key}>
+                      <th scope="row">
+                        <span className="name">
+                          <Fractions text={name} />
+                        </span>
+                        <span className="basis">
+                          <Fractions text={basisText(supply.basis, w)} />
+                        </span>
+                      </th>
+                      <td data-testid="amount">{amountText(supply, settings.units)}</td>
+                      <td data-testid="buy">
+                        <Packs supply={supply} />
+                        <b>{buyText(supply, settings.units)}</b>
+                      </td>
+                      <td>
+                        <Prices>
+                          {supply.packs.map((pack, at) => (
+                            <PriceField
+                              key={pack.size}
+                              label={supplyText.price(
+                                name,
+                                packName(supply.product, pack.size, settings.units),
+                              )}
+                              value={pack.price}
+                              currency={settings.currency}
+                              onChange={(price) => setPrice(supply, at, price)}
+                            />
+                          ))}
+                        </Prices>
+                      </td>
+                      <td>
+                        <NumberBox
+                          lay="bare"
+                          label={supplyText.onHand(name)}
+                          value={held.get(supply.key)?.onHand ?? 0}
+                          most={10_000}
+                          step={0.25}
+                          onDone={(of) => count(supply, of)}
+                        />
+                      </td>
+                      <td className="sum">
+                        {supply.cost === null ? '–' : money(supply.cost, settings.currency)}
+                      </td>
+                    </tr>
+                  )
+                })}
+              </tbody>
+            </List>
+            <div>
+              <SpreadPart work={work} w={w} change={change} />
+              <MuralSheet walls={walls} w={w} />
+            </div>
+          </>
+        ) : null}
       </Main>
     </JobFrame>
   )

@@ -1,4 +1,5 @@
 import { Check, X } from 'lucide-react'
+import { Link as RouterLink } from 'react-router'
 import { styled } from 'styled-components'
 import type { PlannedTask } from '~/core/sequence/planWork'
 import { unseen } from '~/core/sequence/workState'
@@ -32,6 +33,25 @@ const Head = styled.div`
 `
 const Name = styled.h2`
   font-size: ${type.lead};
+`
+/** What is ticked one by one on the finish list of each wall. */
+const FINISHING: readonly string[] = [
+  'fill',
+  'sandFill',
+  'dust',
+  'caulk',
+  'aboveCoat',
+  'fieldCoat',
+  'trimCoat',
+  'varnish',
+  'paper',
+  'plates',
+  'touchUp',
+]
+const Link = styled(RouterLink)`
+  display: inline-flex;
+  align-items: center;
+  min-height: 44px;
 `
 const Lines = styled.dl`
   display: grid;
@@ -178,6 +198,19 @@ export function TaskPanel({
               {orderText.skip}
             </Button>
           )}
+        </Row>
+      ) : null}
+      {FINISHING.includes(task.kind) ? (
+        <Row>
+          {rooms
+            .filter(({ id }) => id === task.room)
+            .flatMap(({ walls }) => walls)
+            .filter(({ pieces }) => pieces > 0)
+            .map(({ wall, name: of }) => (
+              <Link key={wall} to={`/jobs/${inHand.job}/walls/${wall}/finish`}>
+                {orderText.finishOf(of)}
+              </Link>
+            ))}
         </Row>
       ) : null}
       <Lines>

@@ -159,51 +159,56 @@ export function WorkPage({ job, now }: { readonly job: WorkData; readonly now: n
           })}
           {job.unreadable.length > 0 ? <Alert>{job.unreadable.join(', ')}</Alert> : null}
         </Head>
-        <Part>
-          {facts.known && rooms.length === 0 ? <Soft>{orderText.none}</Soft> : null}
-          {chart.length > 0 ? (
-            <section aria-label={orderText.chart}>
-              <Charted height={chart.length * ROW + ROUND}>
-                <WorkChart rows={chart} squeezed={squeezed} label={orderText.chartLabel} />
-              </Charted>
-            </section>
-          ) : null}
-          <section aria-label={orderText.order}>
-            <h2>{orderText.order}</h2>
-            <p role="status" data-testid="moved">
-              {said}
-            </p>
-            <TaskList rows={rows} chosen={chosen} onChoose={setChosen} onMove={move} />
-            {left.length > 0 ? (
-              <Row>
-                <Soft>{orderText.skipped(left.map(([id]) => taskIdName(id, places)))}</Soft>
-                <Button
-                  onPress={() =>
-                    change({
-                      own: Object.fromEntries(Object.entries(work.own).filter(([, { skip }]) => !skip)),
-                    })
-                  }
-                >
-                  {orderText.bringBack}
-                </Button>
-              </Row>
-            ) : null}
-          </section>
-        </Part>
-        <Aside aria-label={orderText.how}>
-          {picked ? (
-            <Held>
-              <TaskPanel
-                planned={picked}
-                inHand={inHand}
-                onMove={(side) => step(picked.task.id, side)}
-                onClose={() => setChosen(null)}
-              />
-            </Held>
-          ) : (
-            <Plans inHand={inHand} rows={rows} nameOf={nameOf} />
-          )}
-        </Aside>
+        {/* nothing moves when the plan comes: the columns come with it */}
+        {plan !== null || inHand.failed || inHand.isStopped || (facts.known && rooms.length === 0) ? (
+          <>
+            <Part>
+              {facts.known && rooms.length === 0 ? <Soft>{orderText.none}</Soft> : null}
+              {chart.length > 0 ? (
+                <section aria-label={orderText.chart}>
+                  <Charted height={chart.length * ROW + ROUND}>
+                    <WorkChart rows={chart} squeezed={squeezed} label={orderText.chartLabel} />
+                  </Charted>
+                </section>
+              ) : null}
+              <section aria-label={orderText.order}>
+                <h2>{orderText.order}</h2>
+                <p role="status" data-testid="moved">
+                  {said}
+                </p>
+                <TaskList rows={rows} chosen={chosen} onChoose={setChosen} onMove={move} />
+                {left.length > 0 ? (
+                  <Row>
+                    <Soft>{orderText.skipped(left.map(([id]) => taskIdName(id, places)))}</Soft>
+                    <Button
+                      onPress={() =>
+                        change({
+                          own: Object.fromEntries(Object.entries(work.own).filter(([, { skip }]) => !skip)),
+                        })
+                      }
+                    >
+                      {orderText.bringBack}
+                    </Button>
+                  </Row>
+                ) : null}
+              </section>
+            </Part>
+            <Aside aria-label={orderText.how}>
+              {picked ? (
+                <Held>
+                  <TaskPanel
+                    planned={picked}
+                    inHand={inHand}
+                    onMove={(side) => step(picked.task.id, side)}
+                    onClose={() => setChosen(null)}
+                  />
+                </Held>
+              ) : (
+                <Plans inHand={inHand} rows={rows} nameOf={nameOf} />
+              )}
+            </Aside>
+          </>
+        ) : null}
       </Main>
     </JobFrame>
   )

@@ -97,6 +97,7 @@ export function useWork(job: WorkData, serverNow: number) {
     rooms,
     now,
     member: job.member,
+    job: job.id,
     /** This minute, as acts write it. */
     at: () => {
       const at = new Date()
