@@ -74,7 +74,7 @@ function volume(ounces: number, units: UnitsOf): string {
 }
 
 export function feetText(feet: number, units: UnitsOf): string {
-  return units === 'mm' ? `${tenth(feet * 0.3048)} m` : `${Math.round(feet)} ft`
+  return units === 'mm' ? `${tenth(feet * 0.3048)} m` : `${feet < 10 ? tenth(feet) : Math.round(feet)} ft`
 }
 
 export function areaText(squareFeet: number, units: UnitsOf): string {

@@ -156,6 +156,7 @@ export const orderText = {
   doneToday: 'Done today',
   doneHead: 'Done',
   table: ['Task', 'Begins', 'Takes', 'Tight'],
+  inParts: (tasks: number) => `${tasks} tasks are longer than any day’s hours, and are done in parts.`,
   parts: (part: number, parts: number) => `part ${part} of ${parts}`,
   drying: 'drying, setting, coming',
   atWork: 'at work',

@@ -26,7 +26,7 @@ export function withDemoDays(file: JobFile, now: number): JobFile {
           ...work.days,
           start: dayOf(today + 1),
           off: [dayOf(today + 6)],
-          wishedEnd: dayOf(today + 40),
+          wishedEnd: dayOf(today + 120),
         },
         deliveries: [
           { id: 'late-rail', name: 'Rail boards, back-ordered', on: dayOf(today + 3), for: BUY_ID },

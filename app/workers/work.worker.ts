@@ -5,7 +5,7 @@ import { planWork } from '~/core/sequence/planWork'
 import type { RoomOfWork } from '~/core/sequence/roomMaker'
 import { workState } from '~/core/sequence/workState'
 import { jobFacts, type WallToTake } from '~/core/takeoff/jobFacts'
-import type { WorkAsked } from './workClient'
+import type { WorkAsked } from './workAsked'
 
 /** A search that ends by the clock. */
 const until = (ms: number) => {

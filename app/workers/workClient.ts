@@ -2,22 +2,13 @@ import type { Forward } from '~/core/sequence/bringForward'
 import type { WorkPlan } from '~/core/sequence/planWork'
 import type { RoomOfWork } from '~/core/sequence/roomMaker'
 import type { WallToTake } from '~/core/takeoff/jobFacts'
-import type { Work, WorkAct } from '~/model'
+import type { WorkAsked } from './workAsked'
 import { keptWorker, type WorkerJob } from './keptWorker'
 import type { WorkWorker } from './work.worker'
 
 const workers = keptWorker<WorkWorker>(
   () => new Worker(new URL('./work.worker.ts', import.meta.url), { type: 'module' }),
 )
-
-/** What a plan of work is made of. */
-export interface WorkAsked {
-  readonly rooms: readonly RoomOfWork[]
-  readonly work: Work
-  readonly acts: readonly WorkAct[]
-  /** Minutes since the first day, by the clock on the wall. */
-  readonly now: number
-}
 
 /** How long a plan is looked for; then the best there is stands with its bound. */
 const PLAN_MS = 900

@@ -89,9 +89,17 @@ const List = styled(Table)`
       padding: 0;
       white-space: normal;
     }
-    & td:first-child,
     & th:first-child {
       grid-column: 1 / -1;
+    }
+    & td[data-head]::before {
+      content: attr(data-head);
+      display: block;
+      font-size: ${type.small};
+      color: var(--ink-soft);
+    }
+    & .sum {
+      text-align: left;
     }
   }
 `
@@ -196,12 +204,14 @@ export function SuppliesPage({ job }: { readonly job: SuppliesData }) {
                           <Fractions text={basisText(supply.basis, w)} />
                         </span>
                       </th>
-                      <td data-testid="amount">{amountText(supply, settings.units)}</td>
-                      <td data-testid="buy">
+                      <td data-testid="amount" data-head={supplyText.heads[1]}>
+                        {amountText(supply, settings.units)}
+                      </td>
+                      <td data-testid="buy" data-head={supplyText.heads[2]}>
                         <Packs supply={supply} />
                         <b>{buyText(supply, settings.units)}</b>
                       </td>
-                      <td>
+                      <td data-head={supplyText.heads[3]}>
                         <Prices>
                           {supply.packs.map((pack, at) => (
                             <PriceField
@@ -217,7 +227,7 @@ export function SuppliesPage({ job }: { readonly job: SuppliesData }) {
                           ))}
                         </Prices>
                       </td>
-                      <td>
+                      <td data-head={supplyText.heads[4]}>
                         <NumberBox
                           lay="bare"
                           label={supplyText.onHand(name)}
@@ -227,7 +237,7 @@ export function SuppliesPage({ job }: { readonly job: SuppliesData }) {
                           onDone={(of) => count(supply, of)}
                         />
                       </td>
-                      <td className="sum">
+                      <td className="sum" data-head={supplyText.heads[5]}>
                         {supply.cost === null ? '–' : money(supply.cost, settings.currency)}
                       </td>
                     </tr>

@@ -2,17 +2,9 @@ import { BarController, BarElement, CategoryScale, Chart, Legend, LinearScale, T
 import { Bar } from 'react-chartjs-2'
 import { dayShort, orderText, whenText } from '~/messages'
 import { useInks } from '~/ui/useInks'
-import type { Squeezed } from './squeeze'
+import type { ChartRow, Squeezed } from './squeeze'
 
 Chart.register(BarController, BarElement, CategoryScale, LinearScale, Tooltip, Legend)
-
-/** A stretch of a task on the chart: at work, or waiting for something to dry. */
-export interface ChartRow {
-  readonly name: string
-  readonly work: readonly (readonly [number, number])[]
-  readonly dry: readonly [number, number] | null
-  readonly tight: boolean
-}
 
 interface Stretch {
   readonly x: [number, number]

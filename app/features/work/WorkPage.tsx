@@ -1,5 +1,6 @@
 import { lazy, useMemo, useState } from 'react'
 import { styled } from 'styled-components'
+import type { WorkIssue } from '~/core/sequence/planWork'
 import { moveTask } from '~/core/sequence/orderOfWork'
 import { withWay } from '~/core/sequence/bringForward'
 import { JobFrame } from '~/editor/work/JobFrame'
@@ -147,16 +148,7 @@ export function WorkPage({ job, now }: { readonly job: WorkData; readonly now: n
           </Row>
           {waiting > 0 ? <Soft>{orderText.waiting(waiting)}</Soft> : null}
           <Slip inHand={inHand} />
-          {(plan?.issues ?? []).map((issue) => {
-            const text = workIssueText(issue, nameOf)
-            return issue.kind === 'inParts' ? (
-              <Soft key={text}>{text}</Soft>
-            ) : (
-              <Alert key={text} role="alert" data-issue={issue.kind}>
-                {text}
-              </Alert>
-            )
-          })}
+          <Issues issues={plan?.issues ?? []} nameOf={nameOf} />
           {job.unreadable.length > 0 ? <Alert>{job.unreadable.join(', ')}</Alert> : null}
         </Head>
         {/* nothing moves when the plan comes: the columns come with it */}
@@ -211,6 +203,35 @@ export function WorkPage({ job, now }: { readonly job: WorkData; readonly now: n
         ) : null}
       </Main>
     </JobFrame>
+  )
+}
+
+/** What the plan says of itself; tasks that are done in parts are told together. */
+function Issues({
+  issues,
+  nameOf,
+}: {
+  readonly issues: readonly WorkIssue[]
+  readonly nameOf: (id: string) => string
+}) {
+  const parts = issues.filter(({ kind }) => kind === 'inParts')
+  const [first] = parts
+  return (
+    <>
+      {first ? (
+        <Soft>{parts.length === 1 ? workIssueText(first, nameOf) : orderText.inParts(parts.length)}</Soft>
+      ) : null}
+      {issues
+        .filter(({ kind }) => kind !== 'inParts')
+        .map((issue) => {
+          const text = workIssueText(issue, nameOf)
+          return (
+            <Alert key={text} role="alert" data-issue={issue.kind}>
+              {text}
+            </Alert>
+          )
+        })}
+    </>
   )
 }
 

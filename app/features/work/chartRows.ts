@@ -1,5 +1,5 @@
 import type { TaskRow } from './TaskList'
-import type { ChartRow } from './WorkChart'
+import type { ChartRow } from './squeeze'
 
 /** The open tasks as the chart draws them: when they are worked on, and how long what follows waits for them to dry or set. */
 export function chartRows(rows: readonly TaskRow[]): ChartRow[] {

@@ -1,5 +1,12 @@
 import { DAY } from '~/core/sequence/dates'
-import type { ChartRow } from './WorkChart'
+
+/** A stretch of a task on the chart: at work, or waiting for something to dry. */
+export interface ChartRow {
+  readonly name: string
+  readonly work: readonly (readonly [number, number])[]
+  readonly dry: readonly [number, number] | null
+  readonly tight: boolean
+}
 
 /** Time as the chart draws it: hours of work in full, what lies between them drawn together. */
 export interface Squeezed {

@@ -10,7 +10,8 @@ import { type SettingsPage, useJobSettings } from '~/editor/work/useJobSettings'
 import { useWorkerAnswer } from '~/editor/useWorkerAnswer'
 import type { Wording } from '~/messages'
 import type { WorkAct } from '~/model'
-import { findPlan, type WorkAsked } from '~/workers/workClient'
+import type { WorkAsked } from '~/workers/workAsked'
+import { findPlan } from '~/workers/workClient'
 
 export interface WorkData extends SettingsPage {
   readonly name: string
