@@ -174,6 +174,7 @@ function coverText(cover: number, units: UnitsOf): string {
 
 export const supplyText = {
   title: 'Supplies',
+  ofWall: 'What else this wall takes',
   help: 'Worked out from the plan of every wall. Each says what it rests on; rates and packs are yours to set.',
   whole: 'the whole job',
   scope: 'Supplies for',

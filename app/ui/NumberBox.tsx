@@ -1,26 +1,12 @@
-import { FieldError, Input, NumberField } from 'react-aria-components'
+import { FieldError, NumberField } from 'react-aria-components'
 import { styled } from 'styled-components'
-import { FieldName } from './fields'
-import { space, touch, type } from './theme'
+import { FieldName, SmallBox } from './fields'
+import { space, type } from './theme'
 
 const Field = styled(NumberField)<{ $row: boolean }>`
   display: grid;
   ${({ $row }) => ($row ? 'grid-template-columns: minmax(0, 1fr) auto; align-items: center;' : '')}
   gap: ${space.xs} ${space.m};
-`
-const Box = styled(Input)`
-  width: 92px;
-  min-height: 44px;
-  padding: 4px 10px;
-  border: 1px solid var(--edge);
-  border-radius: 6px;
-  background: var(--raised);
-  color: var(--ink);
-  text-align: right;
-  font-weight: 550;
-  ${touch} {
-    min-height: 48px;
-  }
 `
 const Wrong = styled(FieldError)`
   color: var(--red);
@@ -72,7 +58,7 @@ export function NumberBox({
           {note ? ` · ${note}` : ''}
         </FieldName>
       )}
-      <Box />
+      <SmallBox />
       <Wrong />
     </Field>
   )

@@ -1,21 +1,5 @@
-import { Input, NumberField } from 'react-aria-components'
-import { styled } from 'styled-components'
-import { touch } from './theme'
-
-const Box = styled(Input)`
-  width: 96px;
-  min-height: 40px;
-  padding: 4px 10px;
-  border: 1px solid var(--edge);
-  border-radius: 6px;
-  background: var(--raised);
-  color: var(--ink);
-  text-align: right;
-  font-weight: 550;
-  ${touch} {
-    min-height: 48px;
-  }
-`
+import { NumberField } from 'react-aria-components'
+import { SmallBox } from './fields'
 
 export interface PriceFieldProps {
   readonly label: string
@@ -36,7 +20,7 @@ export function PriceField({ label, value, currency, onChange }: PriceFieldProps
       formatOptions={{ style: 'currency', currency }}
       onChange={(next) => onChange(Number.isNaN(next) ? null : Math.round(next * 100))}
     >
-      <Box placeholder="price" />
+      <SmallBox placeholder="price" />
     </NumberField>
   )
 }

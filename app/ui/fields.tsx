@@ -32,3 +32,19 @@ export const Pair = styled.div`
   grid-template-columns: 1fr 1fr;
   gap: ${space.m};
 `
+
+/** A box for a number, beside what it is of. */
+export const SmallBox = styled(Input)`
+  width: 96px;
+  min-height: 44px;
+  padding: 4px 10px;
+  border: 1px solid var(--edge);
+  border-radius: 6px;
+  background: var(--raised);
+  color: var(--ink);
+  text-align: right;
+  font-weight: 550;
+  ${touch} {
+    min-height: 48px;
+  }
+`

@@ -13,6 +13,21 @@ export const PageMain = styled.main`
   }
 `
 
+/** A page with a column beside it; on a phone the one stands below the other. */
+export const SideMain = styled.main<{ $side: number }>`
+  max-width: 1320px;
+  margin: 0 auto;
+  padding: ${space.l};
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) ${({ $side }) => $side}px;
+  gap: ${space.l} ${space.xl};
+  align-items: start;
+  ${narrow} {
+    grid-template-columns: minmax(0, 1fr);
+    padding: ${space.m};
+  }
+`
+
 export const Row = styled.div`
   display: flex;
   flex-wrap: wrap;

@@ -266,8 +266,9 @@ export function takeOff(walls: readonly WallFacts[], settings: Settings): TakeOf
           cover: spread[rate],
         })
     } else {
-      // raw stuff is primed all round: its back is about as much as its face
-      const primed = facts.paints.trim === null ? 0 : raw * 2
+      // raw stuff is primed all round: its back is about as much as its face; joint compound drinks paint
+      const skimmed = facts.textured || work.prepare === 'skim' ? areas.field : 0
+      const primed = (facts.paints.trim === null ? 0 : raw * 2) + skimmed
       add('primer', wall, cover(primed, 1, 'primerCover') * more, {
         kind: 'covered',
         area: squareFeet(primed),

@@ -12,7 +12,7 @@ import { Button, LinkButton } from '~/ui/Button'
 import { Choice } from '~/ui/Choice'
 import { Fold } from '~/ui/Fold'
 import { Fractions } from '~/ui/Fractions'
-import { Alert, Row, Soft, Spread } from '~/ui/page'
+import { Alert, Row, SideMain, Soft, Spread } from '~/ui/page'
 import { narrow, space, type } from '~/ui/theme'
 import { TopBar } from '~/ui/TopBar'
 import { worthRacking } from './BoardStack'
@@ -23,19 +23,6 @@ import { type JobBoards, type JobData, type Scope, useJobBoards } from './useJob
 import { WallCostPart } from './WallCostPart'
 import { WishPart } from './WishPart'
 
-const Main = styled.main`
-  max-width: 1280px;
-  margin: 0 auto;
-  padding: ${space.l};
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 340px;
-  gap: ${space.l} ${space.xl};
-  align-items: start;
-  ${narrow} {
-    grid-template-columns: minmax(0, 1fr);
-    padding: ${space.m};
-  }
-`
 const ToJob = styled(Link)`
   display: inline-flex;
   align-items: center;
@@ -109,7 +96,7 @@ export function JobBoardsPage({ job: data }: { readonly job: JobData }) {
   return (
     <>
       <TopBar />
-      <Main>
+      <SideMain $side={340}>
         <Head>
           <Spread>
             <div>
@@ -178,7 +165,7 @@ export function JobBoardsPage({ job: data }: { readonly job: JobData }) {
             </Column>
           </Planned>
         )}
-      </Main>
+      </SideMain>
     </>
   )
 }

@@ -23,6 +23,7 @@ import {
   sheetText,
   sparesText,
   tightBoardText,
+  supplyText,
 } from '~/messages'
 import { Button } from '~/ui/Button'
 import { Fractions } from '~/ui/Fractions'
@@ -188,6 +189,7 @@ export function BuyStage() {
           <ToJob to={`/jobs/${identity.job.id}/boards?for=wall:${identity.id}`}>
             {boardsText.withInHand}
           </ToJob>
+          <ToJob to={`/jobs/${identity.job.id}/supplies?for=wall:${identity.id}`}>{supplyText.ofWall}</ToJob>
         </Soft>
         <WallStage height="230px" />
       </Column>

@@ -1,5 +1,5 @@
 import { Check } from 'lucide-react'
-import { useMemo, useState } from 'react'
+import { useMemo, useState, useSyncExternalStore } from 'react'
 import { styled } from 'styled-components'
 import { useStore } from 'zustand'
 import { type FinishItem, finishList } from '~/core/finish/finishList'
@@ -54,6 +54,8 @@ const AtWall = styled(Split)`
     }
   }
 `
+
+const never = () => () => undefined
 
 /** Stage: the finish list, each item drawn on the wall, ticked with what was found there. */
 export function FinishStage() {
@@ -139,7 +141,13 @@ function FinishLine({
   readonly onSet: (is: boolean, note?: string) => void
 }) {
   const own = done.get(item.id)
-  const waits = own ? null : waitsFor(item, done, Date.now())
+  const here = useSyncExternalStore(
+    never,
+    () => true,
+    () => false,
+  )
+  // a server's clock may hang elsewhere
+  const waits = own || !here ? null : waitsFor(item, done, Date.now())
   const how = finishHow(item.what)
   return (
     <Line data-finish={item.id} data-done={own !== undefined}>

@@ -25,7 +25,7 @@ import type { Pack, YardAct } from '~/model'
 import { Choice } from '~/ui/Choice'
 import { Fractions } from '~/ui/Fractions'
 import { NumberBox } from '~/ui/NumberBox'
-import { Alert, Soft, Spread } from '~/ui/page'
+import { Alert, SideMain, Soft, Spread } from '~/ui/page'
 import { PriceField } from '~/ui/PriceField'
 import { Table } from '~/ui/Table'
 import { narrow, space, type } from '~/ui/theme'
@@ -33,19 +33,6 @@ import { MuralSheet } from './MuralSheet'
 import { Packs } from './Packs'
 import { SpreadPart } from './SpreadPart'
 
-const Main = styled.main`
-  max-width: 1280px;
-  margin: 0 auto;
-  padding: ${space.l};
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 320px;
-  gap: ${space.l} ${space.xl};
-  align-items: start;
-  ${narrow} {
-    grid-template-columns: minmax(0, 1fr);
-    padding: ${space.m};
-  }
-`
 const Head = styled.div`
   grid-column: 1 / -1;
 `
@@ -149,7 +136,7 @@ export function SuppliesPage({ job }: { readonly job: SuppliesData }) {
     yard.record({ kind: 'supplyCounted', product: key, size: packs[0]?.size ?? 1, count: of ?? 0 })
   return (
     <JobFrame job={job} here="supplies" saver={saver}>
-      <Main>
+      <SideMain $side={320}>
         <Head>
           <Spread>
             <div>
@@ -251,7 +238,7 @@ export function SuppliesPage({ job }: { readonly job: SuppliesData }) {
             </div>
           </>
         ) : null}
-      </Main>
+      </SideMain>
     </JobFrame>
   )
 }

@@ -18,7 +18,7 @@ import {
 import { Button } from '~/ui/Button'
 import { Charted } from '~/ui/Charted'
 import { Choice } from '~/ui/Choice'
-import { Alert, Row, Sheet, Soft, Spread } from '~/ui/page'
+import { Alert, Row, Sheet, SideMain, Soft, Spread } from '~/ui/page'
 import { narrow, space, type } from '~/ui/theme'
 import { findForward } from '~/workers/workClient'
 import { calendarFile as madeLater } from './calendarLater'
@@ -36,19 +36,6 @@ import { WorkSentence } from './WorkSentence'
 
 const WorkChart = lazy(() => import('./WorkChart'))
 
-const Main = styled.main`
-  max-width: 1360px;
-  margin: 0 auto;
-  padding: ${space.l};
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 372px;
-  gap: ${space.l} ${space.xl};
-  align-items: start;
-  ${narrow} {
-    grid-template-columns: minmax(0, 1fr);
-    padding: ${space.m};
-  }
-`
 const Head = styled.div`
   grid-column: 1 / -1;
   display: grid;
@@ -128,7 +115,7 @@ export function WorkPage({ job, now }: { readonly job: WorkData; readonly now: n
   const left = Object.entries(work.own).filter(([, { skip }]) => skip)
   return (
     <JobFrame job={job} here="work" saver={saver}>
-      <Main>
+      <SideMain $side={372}>
         <Head>
           <Spread>
             <h1>{orderText.title}</h1>
@@ -201,7 +188,7 @@ export function WorkPage({ job, now }: { readonly job: WorkData; readonly now: n
             </Aside>
           </>
         ) : null}
-      </Main>
+      </SideMain>
     </JobFrame>
   )
 }

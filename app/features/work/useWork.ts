@@ -2,6 +2,7 @@ import { useCallback, useEffect, useMemo, useState } from 'react'
 import { useSearchParams } from 'react-router'
 import { useStore } from 'zustand'
 import { atMinute } from '~/core/sequence/dates'
+import { taskId } from '~/core/sequence/roomMaker'
 import { workState } from '~/core/sequence/workState'
 import { browserWorkOutbox, newToken } from '~/editor/saving/browserSaver'
 import { inScope, scopeOf } from '~/editor/work/scope'
@@ -49,6 +50,17 @@ function useNow(first: number): number {
   return now
 }
 
+/** What stands for a wall that was cut at its own stage. */
+function cutAlready(wall: string, now: number): WorkAct {
+  return {
+    id: `cut ${wall}`,
+    doneAt: 0,
+    kind: 'taskDone',
+    task: taskId('wall', wall, 'cut'),
+    at: atMinute(now),
+  }
+}
+
 /** The work of a job, a room or a wall: its tasks, what happened, and the plan as it follows from both. */
 export function useWork(job: WorkData, serverNow: number) {
   const [params, setParams] = useSearchParams()
@@ -71,7 +83,12 @@ export function useWork(job: WorkData, serverNow: number) {
     [outbox],
   )
   const rooms = useMemo(() => inScope(facts.rooms, scope), [facts.rooms, scope])
-  const asked = useMemo((): WorkAsked => ({ rooms, work, acts, now }), [rooms, work, acts, now])
+  // a wall that is cut is cut, whoever ticked it where
+  const happened = useMemo(
+    () => [...acts, ...job.walls.filter(({ cut }) => cut).map(({ id }) => cutAlready(id, now))],
+    [acts, job, now],
+  )
+  const asked = useMemo((): WorkAsked => ({ rooms, work, acts: happened, now }), [rooms, work, happened, now])
   const [stopped, setStopped] = useState<WorkAsked | null>(null)
   const wants = facts.known && rooms.length > 0 && stopped !== asked
   const { answer: plan, searching, failed } = useWorkerAnswer(asked, findPlan, wants)
@@ -106,7 +123,7 @@ export function useWork(job: WorkData, serverNow: number) {
     },
     acts,
     waiting,
-    state: useMemo(() => workState(acts), [acts]),
+    state: useMemo(() => workState(happened), [happened]),
     record,
     asked,
     plan,
