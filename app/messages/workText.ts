@@ -231,7 +231,7 @@ export function workIssueText(issue: WorkIssue, nameOf: (id: string) => string):
     case 'ring':
       return `${issue.tasks.map(nameOf).join(' and ')} would wait for each other, so ${issue.by === 'pin' ? 'that move' : 'that'} is left out.`
     case 'gone':
-      return `A ${{ pin: 'move', own: 'task of your own', delivery: 'delivery' }[issue.what]} speaks of a task there is no longer (${issue.id}).`
+      return `A ${{ pin: 'move', own: 'task of your own', delivery: 'delivery' }[issue.what]} speaks of a task there is no longer: ${nameOf(issue.id)}.`
     case 'noHours':
       return `${weekdayName(issue.weekday)} ends before it begins, so nobody works then.`
     case 'noDays':

@@ -190,6 +190,12 @@ describe('the order of work', () => {
     // the other way round takes the first move back
     const back = moveTask(pinned, free.pins, mark, 'before', 'wall/window-wall/mark')
     expect(back).toEqual({ ok: true, pins: [{ first: mark, then: 'wall/window-wall/mark' }] })
+    // what speaks of a task that is gone is told where it would stand, and nowhere else
+    const old = [{ first: 'wall/bed-wall/panels', then: mark }]
+    expect(orderOfWork(rooms, work({ pins: old })).issues).toEqual([
+      { kind: 'gone', what: 'pin', id: 'wall/bed-wall/panels' },
+    ])
+    expect(orderOfWork(factsOf('landing'), work({ pins: old })).issues).toEqual([])
     const ring = orderOfWork(rooms, work({ pins: [{ first: fit, then: mark }] }))
     expect(ring.issues).toEqual([{ kind: 'ring', tasks: [fit, mark], by: 'pin' }])
     expectOrdered(ring.tasks)

@@ -83,6 +83,14 @@ export function orderOfWork(rooms: readonly RoomOfWork[], work: Work): OrderOfWo
     if (task && skip) without(tasks, id)
     else if (task && minutes !== null) tasks.set(id, { ...task, minutes })
   }
+  const wallIds = new Set(rooms.flatMap(({ walls }) => walls.map(({ wall }) => wall)))
+  /** A task of what is planned here that is there no longer; one that was left out is only left out. */
+  const isGone = (id: string): boolean => {
+    if (tasks.has(id) || work.own[id]?.skip) return false
+    const [scope, of = ''] = id.split('/')
+    if (scope === 'own') return !work.tasks.some((each) => each.id === of)
+    return scope === 'room' ? roomIds.has(of) : scope === 'wall' ? wallIds.has(of) : made.length > 0
+  }
   const edge = (first: string, then: string, before: Omit<Before, 'id'>, by: 'pin' | 'own'): void => {
     const task = tasks.get(then)
     if (!task || !tasks.has(first)) return
@@ -97,20 +105,22 @@ export function orderOfWork(rooms: readonly RoomOfWork[], work: Work): OrderOfWo
   for (const { id, after, before, wait } of own) {
     const self = `own/${id}`
     for (const first of after) {
-      if (!tasks.has(first)) issues.push({ kind: 'gone', what: 'own', id: first })
+      if (isGone(first)) issues.push({ kind: 'gone', what: 'own', id: first })
       edge(first, self, { wait: 0, for: null, why: 'own' }, 'own')
     }
     for (const then of before) {
-      if (!tasks.has(then)) issues.push({ kind: 'gone', what: 'own', id: then })
+      if (isGone(then)) issues.push({ kind: 'gone', what: 'own', id: then })
       edge(self, then, { wait, for: null, why: 'own' }, 'own')
     }
   }
-  for (const { first, then } of work.pins) edge(first, then, { wait: 0, for: null, why: 'pin' }, 'pin')
+  for (const { first, then } of work.pins) {
+    for (const id of [first, then]) if (isGone(id)) issues.push({ kind: 'gone', what: 'pin', id })
+    edge(first, then, { wait: 0, for: null, why: 'pin' }, 'pin')
+  }
   for (const { for: id, on, name } of work.deliveries) {
     const task = tasks.get(id)
     if (!task) {
-      // a delivery of a room that is not looked at is none of its business
-      if (rooms.length === 0) issues.push({ kind: 'gone', what: 'delivery', id })
+      if (isGone(id)) issues.push({ kind: 'gone', what: 'delivery', id })
       continue
     }
     if (task.comes === null || task.comes.on < on) tasks.set(id, { ...task, comes: { on, name } })
