@@ -170,7 +170,13 @@ describe('the shopping list', () => {
     expect(eight).toMatchObject({ need: 4, inCart: 1, leastOrder: 4 })
     expect(groups[1]?.lines[0]).toMatchObject({ need: 1, state: 'later', there: '2027-02-01' })
     // one paid 50 less than the job's price, three to go at it, one of twelve
-    expect(shoppingSum(groups)).toEqual({ spent: 600, toSpend: 3 * 650 + 980, unpriced: 0, difference: -50 })
+    expect(shoppingSum(groups)).toEqual({
+      spent: 600,
+      toSpend: 3 * 650 + 980,
+      unpriced: 0,
+      unpricedPacks: 0,
+      difference: -50,
+    })
     const cells = parse(
       shoppingCsv(groups, () => '1x3 pine', { units: 'inches', tape: '1/16' }),
       {
