@@ -1,7 +1,7 @@
 import type { FinishWhat } from '~/core/finish/finishList'
 import type { Against } from '~/core/takeoff/seams'
 import type { Paint } from '~/model'
-import { feetText } from './supplyText'
+import { feetText, sizeText } from './supplyText'
 import { count, sayWithUnit, type Wording } from './words'
 
 const AGAINST: Readonly<Record<Against, string>> = {
@@ -43,7 +43,7 @@ export function finishText(what: FinishWhat, w: Wording, paints: readonly Paint[
     case 'knots':
       return `Seal knots with shellac: about ${what.count}`
     case 'seam':
-      return `Caulk ${AGAINST[what.against]}: ${feetOf(what.length, w)}, ${sayWithUnit(what.bead, w)} bead`
+      return `Caulk ${AGAINST[what.against]}: ${feetOf(what.length, w)}, ${sizeText(what.bead, w)} bead`
     case 'never':
       return NEVER[what.what]
     case 'coat': {

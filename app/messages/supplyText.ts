@@ -2,6 +2,7 @@ import type { Basis, RateGap, Supply } from '~/core/takeoff/supplies'
 import type { SupplyLine } from '~/core/yard/supplyLines'
 import { PRODUCT_RULES } from '~/core/takeoff/products'
 import type { MuralFit } from '~/core/takeoff/papering'
+import { formatExact } from '~/length'
 import type { Paint, Product, Spread } from '~/model'
 import { count, money, sayWithUnit, type Wording } from './words'
 
@@ -122,17 +123,20 @@ function muralText({ left, right, up, shortAcross, shortUp }: MuralFit, w: Wordi
   return lacks.length > 0 ? `${cut}; ${lacks.join(', ')}` : cut
 }
 
+/** A small size as it is, whatever the tape reads: 5/32 in. */
+export function sizeText(length: number, { format: { units } }: Wording): string {
+  return units === 'mm' ? `${tenth(length / 1_000_000)} mm` : `${formatExact(length, 'inches')} in`
+}
+
 /** What an amount rests on: 184 ft of seam, 3/16 in bead, one pack does 55 ft. */
 export function basisText(basis: Basis, w: Wording): string {
   const { units } = w.format
   switch (basis.kind) {
     case 'seams':
-      return `${feetText(basis.feet, units)} of seam, ${sayWithUnit(basis.bead, w)} bead, one pack does ${feetText(basis.perPack, units)}${basis.hollow > 0 ? `, and ${volume(basis.hollow, units)} for hollows` : ''}`
+      return `${feetText(basis.feet, units)} of seam, ${sizeText(basis.bead, w)} bead, one pack does ${feetText(basis.perPack, units)}${basis.hollow > 0 ? `, and ${volume(basis.hollow, units)} for hollows` : ''}`
     case 'glue':
       return [
-        ...(basis.beads > 0
-          ? [`${feetText(basis.beads, units)} of bead, ${sayWithUnit(basis.bead, w)}`]
-          : []),
+        ...(basis.beads > 0 ? [`${feetText(basis.beads, units)} of bead, ${sizeText(basis.bead, w)}`] : []),
         ...(basis.dabs > 0 ? [count(basis.dabs, 'dab')] : []),
       ].join(', ')
     case 'nails':

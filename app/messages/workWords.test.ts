@@ -54,7 +54,9 @@ test('every reason, caution and check has its words', () => {
 test('what an amount rests on, in both units', () => {
   const seams: Basis = { kind: 'seams', feet: 61, bead: inches(3 / 16), perPack: 55.01, hollow: 0 }
   expect(basisText(seams, w)).toBe('61 ft of seam, 3/16 in bead, one pack does 55 ft')
-  expect(basisText(seams, mm)).toBe('18.6 m of seam, 5 mm bead, one pack does 16.8 m')
+  expect(basisText(seams, mm)).toBe('18.6 m of seam, 4.8 mm bead, one pack does 16.8 m')
+  // finer than the tape, and still as it is
+  expect(basisText({ ...seams, bead: inches(5 / 32) }, w)).toContain('5/32 in bead')
   expect(basisText({ kind: 'covered', area: 53.2, coats: 2, cover: 375 }, w)).toBe(
     '53.2 sq ft, 2 coats, 375 sq ft a gallon',
   )

@@ -56,7 +56,7 @@ export function addDemoWork(db: Database, jobId: string): void {
   recordWork(db, jobId, [
     ...[...seen].map((caution) => act('cautionSeen', { caution })),
     ...done.map((task, i) => act('taskDone', { task, at: atMinute(day + 1_080 + i * 40) })),
-    act('takesLonger', { task: taskId('room', room.id, 'prepare'), minutes: 275 }),
+    act('takesLonger', { task: taskId('room', room.id, 'prepare'), minutes: 400 }),
   ])
   recordYard(db, [
     { id: 'demo-supply-1', kind: 'supplyCounted', doneAt: start, product: 'caulk', size: 10.1, count: 1.5 },

@@ -90,6 +90,10 @@ const List = styled(Table)`
     }
   }
 `
+const Beside = styled.div`
+  display: grid;
+  gap: ${space.l};
+`
 const Prices = styled.div`
   display: grid;
   gap: ${space.xs};
@@ -232,10 +236,10 @@ export function SuppliesPage({ job }: { readonly job: SuppliesData }) {
                 })}
               </tbody>
             </List>
-            <div>
+            <Beside>
               <SpreadPart work={work} w={w} change={change} />
               <MuralSheet walls={walls} w={w} />
-            </div>
+            </Beside>
           </>
         ) : null}
       </SideMain>
