@@ -81,7 +81,13 @@ const PICTURES = [
       await page.locator('[data-way]').first().waitFor({ timeout: 60_000 })
     },
   },
-  { name: 'finish', wall: 'Chimney breast', stage: 'finish', size: DESK },
+  {
+    name: 'finish',
+    wall: 'Hearth wall',
+    stage: 'finish',
+    size: DESK,
+    then: press('[data-finish="seam-wall"] div button'),
+  },
   { name: 'mark', wall: 'Bed wall', stage: 'mark', size: DESK, then: press('[data-rod-strip="batten-3"]') },
   { name: 'cut', wall: 'Desk wall', stage: 'cut', size: DESK, then: press('[data-row="D"] button') },
   { name: 'phone-mark', wall: 'Long wall', stage: 'mark', size: PHONE },

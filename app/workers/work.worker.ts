@@ -13,8 +13,23 @@ const until = (ms: number) => {
   return () => performance.now() > end
 }
 
+function canBePlanned(wall: WallToTake): boolean {
+  try {
+    return jobFacts([wall]).length > 0
+  } catch {
+    return false
+  }
+}
+
 const api = {
-  facts: (walls: readonly WallToTake[]): RoomOfWork[] => jobFacts(walls),
+  /** A wall that can't be planned takes no other with it: it is missing from what comes back. */
+  facts(walls: readonly WallToTake[]): RoomOfWork[] {
+    try {
+      return jobFacts(walls)
+    } catch {
+      return jobFacts(walls.filter(canBePlanned))
+    }
+  },
   plan({ rooms, work, acts, now }: WorkAsked, ms: number) {
     return planWork(orderOfWork(rooms, work), work, workState(acts), now, until(ms))
   },

@@ -41,5 +41,8 @@ export function useJobFacts(walls: readonly WallBodies[], settings: Settings) {
   )
   const { answer, failed, searching } = useWorkerAnswer(asked, findFacts, asked.length > 0)
   const known = asked.length === 0 || (answer !== null && !failed)
-  return { rooms: answer ?? NONE, known, searching, failed }
+  // those of which nothing came back can't be planned
+  const planned = new Set((answer ?? NONE).flatMap((room) => room.walls.map(({ wall }) => wall)))
+  const leftOut = answer && !searching ? walls.flatMap(({ id, name }) => (planned.has(id) ? [] : [name])) : []
+  return { rooms: answer ?? NONE, known, searching, failed, leftOut }
 }

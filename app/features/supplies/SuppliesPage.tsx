@@ -5,6 +5,7 @@ import type { Supply } from '~/core/takeoff/supplies'
 import { takeOff } from '~/core/takeoff/supplies'
 import { suppliesHeld } from '~/core/yard/supplyLines'
 import { JobFrame } from '~/editor/work/JobFrame'
+import { LeftOut } from '~/editor/work/LeftOut'
 import { inScope, scopeOf } from '~/editor/work/scope'
 import { useJobFacts } from '~/editor/work/useJobFacts'
 import { type SettingsPage, useJobSettings } from '~/editor/work/useJobSettings'
@@ -154,7 +155,7 @@ export function SuppliesPage({ job }: { readonly job: SuppliesData }) {
               onChange={(id) => setParams(id === 'job' ? {} : { for: id }, { replace: true })}
             />
           </Spread>
-          {job.unreadable.length > 0 ? <Alert>{job.unreadable.join(', ')}</Alert> : null}
+          <LeftOut names={[...job.unreadable, ...facts.leftOut]} />
           {gaps.map((gap) => (
             <Alert key={gap} role="alert">
               {rateGapText(gap)}

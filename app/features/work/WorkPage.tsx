@@ -4,6 +4,7 @@ import type { WorkIssue } from '~/core/sequence/planWork'
 import { moveTask } from '~/core/sequence/orderOfWork'
 import { withWay } from '~/core/sequence/bringForward'
 import { JobFrame } from '~/editor/work/JobFrame'
+import { LeftOut } from '~/editor/work/LeftOut'
 import { useWorkerAnswer } from '~/editor/useWorkerAnswer'
 import {
   forwardEnd,
@@ -21,7 +22,7 @@ import { Choice } from '~/ui/Choice'
 import { Alert, Row, Sheet, SideMain, Soft, Spread } from '~/ui/page'
 import { narrow, space, type } from '~/ui/theme'
 import { findForward } from '~/workers/workClient'
-import { calendarFile as madeLater } from './calendarLater'
+import { saveCalendar } from './saveCalendar'
 import { chartRows } from './chartRows'
 import { squeeze } from './squeeze'
 import { DaysPart } from './DaysPart'
@@ -122,7 +123,7 @@ export function WorkPage({ job, now }: { readonly job: WorkData; readonly now: n
             <Row>
               <Button
                 isDisabled={!plan || plan.end === null}
-                onPress={() => void madeLater(job, plan?.tasks ?? [], (task) => taskName(task, places))}
+                onPress={() => void saveCalendar(job, plan?.tasks ?? [], (task) => taskName(task, places))}
               >
                 {orderText.calendar}
               </Button>
@@ -136,7 +137,7 @@ export function WorkPage({ job, now }: { readonly job: WorkData; readonly now: n
           {waiting > 0 ? <Soft>{orderText.waiting(waiting)}</Soft> : null}
           <Slip inHand={inHand} />
           <Issues issues={plan?.issues ?? []} nameOf={nameOf} />
-          {job.unreadable.length > 0 ? <Alert>{job.unreadable.join(', ')}</Alert> : null}
+          <LeftOut names={[...job.unreadable, ...facts.leftOut]} />
         </Head>
         {/* nothing moves when the plan comes: the columns come with it */}
         {plan !== null || inHand.failed || inHand.isStopped || (facts.known && rooms.length === 0) ? (

@@ -1,13 +1,13 @@
 import type { PlannedTask } from '~/core/sequence/planWork'
 
 /** Makes the calendar file once it is asked for, and hands it to the browser. */
-export async function calendarFile(
+export async function saveCalendar(
   job: { readonly id: string; readonly name: string },
   tasks: readonly PlannedTask[],
   nameOf: (task: PlannedTask['task']) => string,
 ): Promise<void> {
-  const { calendarFile: make } = await import('./calendarFile')
-  const file = make(job, tasks, nameOf, Date.now())
+  const { calendarFile } = await import('./calendarFile')
+  const file = calendarFile(job, tasks, nameOf, Date.now())
   const url = URL.createObjectURL(new Blob([file], { type: 'text/calendar' }))
   Object.assign(document.createElement('a'), { href: url, download: 'work.ics' }).click()
   URL.revokeObjectURL(url)
