@@ -171,6 +171,7 @@ export function seamsOf(workpiece: Workpiece, plan: Plan): Seams {
       const own = bounds.get(other.id)
       return other !== piece && own && near(box, own, within)
     })
+    const blocked = blocks.some((block) => near(box, block.bounds, within * 2))
     // of two that cross in a half lap the one on top shows its edges, the other's are under it
     const lapped = new Map(piece.laps.map((lap) => [lap.with, lap.outOf]))
     for (const edge of edges.get(piece.id) ?? []) {
@@ -204,7 +205,25 @@ export function seamsOf(workpiece: Workpiece, plan: Plan): Seams {
             })
         }
       }
+      // well inside the wall, with nothing near that stays on it, an edge lies on the wall and on nothing else
+      const { inner } = surface
+      const isFree =
+        !blocked &&
+        reach.left > inner.left + 2 * within &&
+        reach.right < inner.right - 2 * within &&
+        reach.bottom > inner.bottom + 2 * within &&
+        reach.top < inner.top - 2 * within
       for (const free of without(edge.length, taken)) {
+        if (isFree) {
+          seams.push({
+            pieceId: piece.id,
+            against: 'wall',
+            from: at(edge, free.from),
+            to: at(edge, free.to),
+            length: free.to - free.from,
+          })
+          continue
+        }
         const out = { x: edge.u.y * within * 1.2, y: -edge.u.x * within * 1.2 }
         const moved: Edge = { ...edge, a: { x: edge.a.x + out.x, y: edge.a.y + out.y } }
         const cuts = [

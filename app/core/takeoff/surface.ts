@@ -19,6 +19,13 @@ export interface Surface {
   readonly footAt: (x: number) => number
   readonly headAt: (x: number) => number
   readonly things: readonly OnWall[]
+  /** A rectangle that lies inside the outline whole. */
+  readonly inner: {
+    readonly left: number
+    readonly right: number
+    readonly bottom: number
+    readonly top: number
+  }
 }
 
 /** The surface of a wall, in nanometers from its left end and the finished floor. */
@@ -59,7 +66,13 @@ export function surfaceOf({ wall: { survey } }: Workpiece, { layout }: Plan): Su
       kind: thing.kind,
       outline: outlineOf({ ...thing, clear: 0 as typeof thing.clear }),
     }))
-  return { outline, footAt, headAt, things }
+  const inner = {
+    left: Math.max(...leftSide.map(({ x }) => x)),
+    right: Math.min(...rightSide.map(({ x }) => x)),
+    bottom: Math.max(...lower.map(({ y }) => y)),
+    top: Math.min(...upper.map(({ y }) => y)),
+  }
+  return { outline, footAt, headAt, things, inner }
 }
 
 function isFurniture(kind: ThingKind): boolean {

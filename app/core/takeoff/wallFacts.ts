@@ -100,18 +100,19 @@ const isPerimeter = ({ role, startsAt, endsAt }: Piece) =>
   role === 'border' || role === 'topRail' || role === 'bottomRail' || startsAt === 'wall' || endsAt === 'wall'
 
 function nailsTogether(held: readonly Held[]): Nails[] {
-  const byKind = new Map<string, Nails>()
+  const byKind = new Map<string, { nails: Nails; places: number; holes: number }>()
   for (const { nails } of held) {
     if (!nails) continue
     const key = `${nails.kind} ${nails.length}`
     const known = byKind.get(key)
-    byKind.set(key, {
-      ...nails,
-      places: nails.places + (known?.places ?? 0),
-      holes: nails.holes + (known?.holes ?? 0),
-    })
+    if (known) {
+      known.places += nails.places
+      known.holes += nails.holes
+    } else byKind.set(key, { nails, places: nails.places, holes: nails.holes })
   }
-  return [...byKind.values()].sort((a, b) => a.length - b.length)
+  return [...byKind.values()]
+    .map(({ nails, places, holes }) => ({ ...nails, places, holes }))
+    .sort((a, b) => a.length - b.length)
 }
 
 function stuffToPrepare(
