@@ -13,6 +13,7 @@ export function finishTasks(maker: RoomMaker): void {
   const up = walls.flatMap((wall) => [
     dep(lastFit(wall), 'fitted', wall.held.glue > 0 || wall.held.tape > 0 ? 'adhesive' : null),
     dep(onWall(wall, 'trimBack'), 'fitted'),
+    dep(onWall(wall, 'panels'), 'panelsFirst', 'adhesive'),
   ])
   make({ kind: 'fill', minutes: sum('fill'), after: up })
   make({ kind: 'sandFill', minutes: sum('sandFill'), after: [dep(inRoom('fill'), 'filled', 'filler')] })

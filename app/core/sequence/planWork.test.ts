@@ -102,6 +102,24 @@ describe('the plan in days', () => {
     expect(codes({})).toEqual([])
   })
 
+  it('a day of odd minutes holds the parts of what is longer', () => {
+    const week = USUAL_WORK.days.week.map((hours) => hours && { from: 1_080, to: 1_080 + 93 })
+    const of = work({ days: { ...USUAL_WORK.days, week } })
+    const plan = planWork(orderOfWork(rooms, of), of, QUIET, NOW)
+    expect(plan.end).not.toBeNull()
+    for (const { sessions, minutes } of plan.tasks) {
+      expect(sessions.reduce((sum, { start, end }) => sum + end - start, 0)).toBe(minutes)
+      for (const { start, end } of sessions) expect(end - start).toBeLessThanOrEqual(93)
+    }
+    // whatever it takes, no part is longer than a day
+    for (let more = 90; more < 200; more += 7) {
+      const longer = workState([
+        { id: 'longer-1', doneAt: 2, kind: 'takesLonger', task: 'room/back-bedroom/caulk', minutes: more },
+      ])
+      expect(planWork(orderOfWork(rooms, of), of, longer, NOW).end).not.toBeNull()
+    }
+  })
+
   it('noise ends when it is said to', () => {
     const days = { ...USUAL_WORK.days, quietFrom: 1_170 }
     const of = work({ days })

@@ -85,7 +85,8 @@ function split(
     const whole = (longer.get(task.id) ?? task.minutes) + (more && more.task === task.id ? more.minutes : 0)
     const most = task.people === 0 ? Infinity : longest(work, task.noisy)
     const count = most > 0 ? Math.max(1, Math.ceil(whole / most - 1e-9)) : 1
-    const each = count === 1 ? whole : Math.ceil(whole / count / 5) * 5
+    // rounded up no part may be longer than the day that has to hold it
+    const each = count === 1 ? whole : Math.min(most, Math.ceil(whole / count / 5) * 5)
     const ids: string[] = []
     for (let n = 0; n < count; n++) {
       const minutes = count === 1 ? whole : n < count - 1 ? each : whole - each * (count - 1)

@@ -70,6 +70,14 @@ export function areasOf(workpiece: Workpiece, plan: Plan, { seams, joints }: Sea
   const openOutlines = open.map(([outer = []]) => outer.slice(0, -1).map(([x, y]) => ({ x, y })))
   const isCovered = rulesOf(layout).places !== null && layout.right > layout.left
   const top = Math.min(layout.top, layout.lines.headLine)
+  // where only a part of the wall is covered no more of it is painted
+  const part: Line[] =
+    layout.design.extent === null
+      ? []
+      : [
+          { through: { x: layout.left, y: 0 }, directionDeg: 270 },
+          { through: { x: layout.right, y: 0 }, directionDeg: 90 },
+        ]
   /** What of an outline lies over the top of the layout, course by course. */
   const over = (outline: Polygon): number => {
     if (!isCovered) return 0
@@ -77,6 +85,7 @@ export function areasOf(workpiece: Workpiece, plan: Plan, { seams, joints }: Sea
     return courses.reduce((sum, { left, right, line }, i) => {
       const slope = (Math.atan(line.slope) * 180) / Math.PI
       const sides: Line[] = [
+        ...part,
         { through: { x: 0, y: onLine(line, 0) + top }, directionDeg: slope },
         ...(i === 0 ? [] : [{ through: { x: left, y: 0 }, directionDeg: 270 }]),
         ...(i === courses.length - 1 ? [] : [{ through: { x: right, y: 0 }, directionDeg: 90 }]),
@@ -84,8 +93,9 @@ export function areasOf(workpiece: Workpiece, plan: Plan, { seams, joints }: Sea
       return sum + areaLeft(outline, sides)
     }, 0)
   }
-  const whole = Math.abs(signedArea(surface.outline))
-  const openings = polygonsArea(open)
+  const whole = areaLeft(surface.outline, part)
+  const openings =
+    part.length === 0 ? polygonsArea(open) : openOutlines.reduce((sum, each) => sum + areaLeft(each, part), 0)
   // where two strips are lapped their faces lie over one another
   const lapped = pieces.reduce(
     (sum, { laps, faceWidth }) =>

@@ -1,5 +1,5 @@
 import { inches } from '~/length'
-import { type Paper, STARTING_BOXES, STOCK_LIST, USUAL_SPREAD, type Workpiece } from '~/model'
+import { type Paper, STARTING_BOXES, withDesign, STOCK_LIST, USUAL_SPREAD, type Workpiece } from '~/model'
 import { paperDrops } from '../agree/paperDrops'
 import { computePlan } from '../computePlan'
 import { keptBase, thing, wallOf } from '../../../tests/namedWalls'
@@ -133,6 +133,18 @@ describe('areas', () => {
         { size: 128, price: null },
       ]),
     ).toEqual([{ size: 32, price: null, count: 2 }])
+  })
+  it('of a wall that is covered in part no more than that part is painted', () => {
+    const workpiece = battens()
+    const { design } = workpiece.wall
+    const extent = { left: inches(30), right: inches(120) }
+    const wall = { ...workpiece.wall, design: withDesign(design, { extent }) }
+    const plan = computePlan({ ...workpiece, wall })
+    const areas = areasOf({ ...workpiece, wall }, plan, seamsOf({ ...workpiece, wall }, plan))
+    // 90 in wide between the base's top at 6 and the ceiling at 96; 36 of it above the rail
+    expect(squareFeet(areas.whole)).toBeCloseTo((90 * 90) / 144, 6)
+    expect(squareFeet(areas.above)).toBeCloseTo((90 * 36) / 144, 6)
+    expect(squareFeet(areas.field + areas.faces)).toBeCloseTo((90 * 54) / 144, 6)
   })
 })
 
