@@ -84,8 +84,6 @@ export function finishHow(what: FinishWhat): string | null {
 }
 
 export const finishWords = {
-  title: 'Finish',
-  next: 'Next',
   list: 'Finish list',
   done: (done: number, all: number) => `${done} of ${all} done`,
   allDone: 'This wall is finished.',
@@ -97,7 +95,6 @@ export const finishWords = {
   waitsItem: (name: string) => `after “${name}”`,
   waitsUntil: (time: string) => `not before ${time}`,
   told: 'left alone',
-  walls: 'Walls of this job',
   caution:
     'Paint, filler and caulk: windows open. Sanding: respirator and vacuum. Paint from before 1978 may hold lead: test before you sand.',
   shown: (name: string) => `On the drawing: ${name}`,

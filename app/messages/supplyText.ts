@@ -196,14 +196,10 @@ export const supplyText = {
   own: 'your own',
   ownCount: (n: number) => `${n} of your own`,
   back: (name: string) => `As is usual: ${name}`,
-  toList: 'Shopping list',
-  toWork: 'Work',
   caulk: 'What is caulked',
   gap: (name: string) => `“${name}” is 0, so what it covers can’t be worked out.`,
   muralSheet: 'Size sheet for the supplier',
   muralSize: (width: string, height: string) => `${width} wide and ${height} high, what runs over counted in`,
-  of: 'of it on the walls',
-  packs: 'packs',
 } as const
 
 const SPREADS: Readonly<Record<keyof Spread, string>> = {

@@ -48,7 +48,7 @@ export function behindOf(tasks: ReadonlyMap<string, Task>, id: string): Set<stri
   return seen
 }
 
-/** Takes a task out: what waited for it waits for what it waited for, as long as both together. */
+/** Takes a task out: what waited for it waits for what it waited for, as long as it did. */
 function without(tasks: Map<string, Task>, id: string): void {
   const gone = tasks.get(id)
   if (!gone) return
@@ -56,12 +56,14 @@ function without(tasks: Map<string, Task>, id: string): void {
   for (const [key, task] of tasks) {
     const own = task.after.filter((before) => before.id === id)
     if (own.length === 0) continue
-    const passed = gone.after.map((before) => ({
-      ...before,
-      wait: Math.max(before.wait, 0),
-    }))
-    const others = task.after.filter((before) => before.id !== id)
-    const more = passed.filter((before) => !others.some((each) => each.id === before.id))
+    // of two waits for the same task the longer one counts
+    const others = task.after
+      .filter((before) => before.id !== id)
+      .map((before) => {
+        const passed = gone.after.find((each) => each.id === before.id)
+        return passed && passed.wait > before.wait ? passed : before
+      })
+    const more = gone.after.filter((before) => !others.some((each) => each.id === before.id))
     tasks.set(key, { ...task, after: [...others, ...more] })
   }
 }

@@ -50,7 +50,7 @@ const MOST_DAYS = 1_500
 const QUARTER = 15
 
 /** The minute a plan begins at. */
-export function beginsAt({ days }: Pick<Work, 'days'>, now: number): number {
+function beginsAt({ days }: Pick<Work, 'days'>, now: number): number {
   const start = days.start === null ? null : dayNumber(days.start)
   return start === null ? now : Math.max(now, start * DAY)
 }

@@ -1,4 +1,4 @@
-import type { Pack, Paint, Paper, Product, Settings, Work } from '~/model'
+import type { Pack, Paper, Product, Settings, Work } from '~/model'
 import { costOf, type PackCount, packsFor } from './packs'
 import { cutDrops, muralFit, type MuralFit } from './papering'
 import { PRODUCT_RULES, productOf } from './products'
@@ -90,7 +90,7 @@ export function caulked(facts: WallFacts, { caulk, trim }: Work): number {
 
 const nailHoles = ({ nails }: WallFacts) => nails.reduce((sum, { holes }) => sum + holes, 0)
 const bare = (facts: WallFacts) => facts.stuff.filter(({ steps }) => steps.includes('primeAll'))
-/** What is painted all round, in parts of the faces: their backs too. */
+/** What of a wall is painted as trim: faces, free edges, and the baseboard where it goes with them. */
 const trimArea = ({ areas, baseArea, paints }: WallFacts) =>
   paints.trim === null ? 0 : areas.faces + areas.edges + baseArea
 
@@ -319,9 +319,4 @@ export function takeOff(walls: readonly WallFacts[], settings: Settings): TakeOf
     })
     .sort((a, b) => order.indexOf(a.product) - order.indexOf(b.product) || a.key.localeCompare(b.key))
   return { supplies, gaps: [...gaps] }
-}
-
-/** The paint a supply is of; null where it is none of the job's. */
-export function paintOf({ of, product }: Supply, paints: readonly Paint[]): Paint | null {
-  return product === 'paint' ? (paints.find(({ id }) => id === of) ?? null) : null
 }
