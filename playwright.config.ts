@@ -1,8 +1,16 @@
 import { defineConfig, devices } from '@playwright/test'
 
+/** As many browsers at once, each with servers of its own: what one test does to the demo job no other one's sees. */
+const AT_ONCE = 2
+const own = Number(process.env.TEST_PARALLEL_INDEX ?? 0)
+const demoUrl = (index: number) => `http://127.0.0.1:${3210 + index * 10}`
+const emptyUrl = (index: number) => `http://127.0.0.1:${3211 + index * 10}`
+
 /** One server with the demo job, one with an empty database, as a new user finds it. */
-export const DEMO_URL = 'http://127.0.0.1:3210'
-export const EMPTY_URL = 'http://127.0.0.1:3211'
+export const DEMO_URL = demoUrl(own)
+export const EMPTY_URL = emptyUrl(own)
+/** Where a test that stops its server starts one. */
+export const OWN_PORT = 3290 + own
 
 const server = (url: string, db: string, demo: boolean) => ({
   command: 'node server.js',
@@ -19,11 +27,11 @@ const server = (url: string, db: string, demo: boolean) => ({
 
 export default defineConfig({
   testDir: 'tests/e2e',
-  workers: 1,
+  workers: AT_ONCE,
   retries: 0,
-  timeout: 90_000,
+  timeout: 120_000,
   // a page that is opened by its link is fetched whole: on a slow machine that takes longer than the usual five seconds
-  expect: { timeout: 15_000 },
+  expect: { timeout: 20_000 },
   reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
   outputDir: 'test-results/e2e',
   use: {
@@ -31,8 +39,10 @@ export default defineConfig({
     baseURL: DEMO_URL,
     viewport: { width: 1280, height: 800 },
     locale: 'en-US',
+    // what answers is the server; what the worker does without one has a test of its own
+    serviceWorkers: 'block',
     trace: 'retain-on-failure',
-    actionTimeout: 20_000,
+    actionTimeout: 30_000,
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: [
@@ -47,5 +57,8 @@ export default defineConfig({
       ],
     },
   },
-  webServer: [server(DEMO_URL, 'demo', true), server(EMPTY_URL, 'empty', false)],
+  webServer: Array.from({ length: AT_ONCE }, (_, index) => [
+    server(demoUrl(index), `demo-${index}`, true),
+    server(emptyUrl(index), `empty-${index}`, false),
+  ]).flat(),
 })

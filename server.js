@@ -30,7 +30,9 @@ if (dev) {
   regla = await import('./build/server/index.js')
   server.use(regla.front)
   server.use('/assets', express.static('build/client/assets', { immutable: true, maxAge: '1y' }))
-  server.use(express.static('build/client', { maxAge: '1h' }))
+  // the worker says which build is there: it is asked for every time
+  const fresh = (response, path) => path.endsWith('sw.js') && response.setHeader('Cache-Control', 'no-cache')
+  server.use(express.static('build/client', { maxAge: '1h', setHeaders: fresh }))
   server.use(regla.app)
 }
 

@@ -1,5 +1,6 @@
 import { reactRouter } from '@react-router/dev/vite'
 import { defineConfig, type Plugin } from 'vite'
+import { VitePWA } from 'vite-plugin-pwa'
 
 /** The client's page has a script of its own, so that it loads nothing of the editor. */
 const clientPageScript = (): Plugin => ({
@@ -24,7 +25,26 @@ export default defineConfig(({ command }) => ({
       },
     },
   },
-  plugins: [reactRouter(), clientPageScript()],
+  plugins: [
+    reactRouter(),
+    clientPageScript(),
+    VitePWA({
+      strategies: 'injectManifest',
+      srcDir: 'app/offline',
+      filename: 'sw.ts',
+      outDir: 'build/client',
+      injectRegister: false,
+      registerType: 'prompt',
+      manifest: false,
+      injectManifest: {
+        globDirectory: 'build/client',
+        globPatterns: ['assets/**/*.{js,css,woff2,wasm}', '*.{svg,html}'],
+        globIgnores: ['assets/client-page.js'],
+        dontCacheBustURLsMatching: /^assets\//,
+        maximumFileSizeToCacheInBytes: 6_000_000,
+      },
+    }),
+  ],
   worker: { format: 'es' as const },
   optimizeDeps: {
     entries: ['app/entry.client.tsx', 'app/root.tsx', 'app/routes/**/*.{ts,tsx}'],

@@ -1,6 +1,7 @@
 import { StrictMode, startTransition } from 'react'
 import { hydrateRoot } from 'react-dom/client'
 import { HydratedRouter } from 'react-router/dom'
+import { registerWorker } from './offline/register'
 
 startTransition(() => {
   hydrateRoot(
@@ -15,3 +16,5 @@ startTransition(() => {
     },
   )
 })
+
+registerWorker()

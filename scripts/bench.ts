@@ -1,3 +1,4 @@
+import { benchWall } from './benchWall'
 import { benchWork } from './benchWork'
 import { readFileSync } from 'node:fs'
 import highs from 'highs'
@@ -57,6 +58,7 @@ const sixty: Workpiece = {
   },
   settings,
 }
+await benchWall(measure)
 await measure('whole plan without boards, 60 battens', 400, () => computePlan(sixty))
 await benchAgree(measure, sixty)
 await benchWork(measure)

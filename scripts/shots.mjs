@@ -17,13 +17,6 @@ const PICTURES = [
   { name: 'jobs', path: '/', size: DESK },
   { name: 'job', path: '/jobs/demo', size: DESK },
   { name: 'layout', wall: 'Long wall', stage: 'layout', size: DESK, then: press('[data-strip="batten-5"]') },
-  {
-    name: 'measure-flat',
-    wall: 'Range wall',
-    stage: 'measure',
-    size: DESK,
-    then: press('text=how flat'),
-  },
   { name: 'room', link: 'All walls of Dining room together', size: DESK },
   {
     name: 'boards',
@@ -44,7 +37,6 @@ const PICTURES = [
     size: DESK,
     then: (page) => page.locator('[data-figures=known]').nth(2).waitFor(),
   },
-  { name: 'colors', wall: 'Window wall', stage: 'agree/colors', size: DESK },
   { name: 'photo', wall: 'Window wall', stage: 'agree/photo', size: DESK },
   {
     name: 'phone-client',
@@ -57,12 +49,6 @@ const PICTURES = [
         .first()
         .evaluate((image) => image.decode())
     },
-  },
-  {
-    name: 'phone-list',
-    path: '/jobs/demo/boards/list',
-    size: PHONE,
-    then: (page) => page.locator('[data-line]').first().waitFor({ timeout: 60_000 }),
   },
   {
     name: 'supplies',
@@ -80,6 +66,24 @@ const PICTURES = [
       await page.locator('[data-testid=work-end][data-state=known]').waitFor({ timeout: 60_000 })
       await page.locator('[data-way]').first().waitFor({ timeout: 60_000 })
     },
+  },
+  {
+    name: 'fit',
+    wall: 'Scullery wall',
+    stage: 'fit',
+    size: DESK,
+    then: (page) =>
+      page
+        .locator('[data-way]')
+        .first()
+        .evaluate((node) => node.scrollIntoView({ block: 'center' })),
+  },
+  { name: 'phone-fit', wall: 'Scullery wall', stage: 'fit', size: PHONE },
+  {
+    name: 'log',
+    path: '/jobs/demo/log',
+    size: DESK,
+    then: (page) => page.locator('[data-testid=estimates] [data-kind=fit]').waitFor({ timeout: 60_000 }),
   },
   {
     name: 'finish',
@@ -112,7 +116,14 @@ const server = spawn('node', ['server.js'], {
   },
 })
 try {
-  await sleep(2500)
+  for (let i = 0; i < 120; i++) {
+    const up = await fetch(`${BASE}/healthz`).then(
+      ({ ok }) => ok,
+      () => false,
+    )
+    if (up) break
+    await sleep(250)
+  }
   const browser = await chromium.launch({
     executablePath: '/usr/bin/chromium',
     args: [
@@ -127,7 +138,7 @@ try {
   const named = process.argv.slice(2)
   const wanted = PICTURES.filter(({ name }) => named.length === 0 || named.includes(name))
   for (const { name, path, link, wall, stage, size, then } of wanted) {
-    const page = await browser.newPage({ viewport: size })
+    const page = await browser.newPage({ viewport: size, serviceWorkers: 'block' })
     await page.goto(`${BASE}${path ?? '/jobs/demo'}`, { waitUntil: 'networkidle' })
     if (link) await page.getByRole('link', { name: link }).click()
     if (wall) {

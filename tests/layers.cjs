@@ -7,8 +7,9 @@ const layers = {
   ui: ['length', 'model', 'messages'],
   drawing: ['length', 'core', 'ui'],
   workers: ['length', 'model', 'core'],
-  editor: ['length', 'model', 'core', 'messages', 'ui', 'drawing', 'workers'],
-  features: ['length', 'model', 'core', 'messages', 'ui', 'drawing', 'workers', 'editor'],
+  offline: [],
+  editor: ['length', 'model', 'core', 'messages', 'ui', 'drawing', 'workers', 'offline'],
+  features: ['length', 'model', 'core', 'messages', 'ui', 'drawing', 'workers', 'editor', 'offline'],
   server: ['length', 'model', 'core', 'messages'],
   routes: ['length', 'messages', 'editor', 'features', 'server'],
 }

@@ -83,7 +83,7 @@ const Before = styled.p`
 `
 
 function Terms({ closing, wording, words }: { closing: ClosingSum; wording: Wording; words: PatternWords }) {
-  const { strips, gaps, ends, openings, leans, fillers } = closing
+  const { strips, others, gaps, ends, openings, leans, fillers } = closing
   const { figure: printed, drift } = sumFigures(closing, wording)
   const figure = (size: number) => <Fractions text={printed(size)} />
   return (
@@ -94,6 +94,12 @@ function Terms({ closing, wording, words }: { closing: ClosingSum; wording: Word
         </>
       ) : null}
       {strips.count} × {figure(strips.width)} <small>{strips.count === 1 ? words.strip : words.strips}</small>
+      {others.map(({ count: n, size }, i) => (
+        <span key={i}>
+          {' '}
+          + {n} × {figure(size)} <small>{n === 1 ? words.strip : words.strips}, as built</small>
+        </span>
+      ))}
       {gaps.map(({ count: n, size }, i) => (
         <span key={i}>
           {' '}

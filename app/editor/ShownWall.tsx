@@ -5,7 +5,7 @@ import { type WallIdentity, WallEditorProvider } from './WallEditor'
 import { Workbench } from './Workbench'
 
 export interface ShownWallProps extends Pick<WallIdentity, 'job' | 'id' | 'name'> {
-  readonly shown: Pick<WallIdentity, 'room' | 'beside' | 'asked' | 'book' | 'house'> & {
+  readonly shown: Pick<WallIdentity, 'room' | 'beside' | 'asked' | 'book' | 'house' | 'crew'> & {
     readonly documents: readonly StoredDocument[]
     readonly history: PageHistory
     readonly acts: readonly Act[]
@@ -19,7 +19,7 @@ export function ShownWall({
   job,
   id,
   name,
-  shown: { room, beside, documents, history, acts, option, options, asked, book, house },
+  shown: { room, beside, documents, history, acts, option, options, asked, book, house, crew },
 }: ShownWallProps) {
   const identity = useMemo((): WallIdentity => {
     const own = `/jobs/${job.id}/walls/${id}`
@@ -35,10 +35,11 @@ export function ShownWall({
       asked,
       book,
       house,
+      crew,
       wallPath: own,
       path: worked?.chosen === false ? `${own}/options/${option}` : own,
     }
-  }, [job, room, id, name, beside, option, options, asked, book, house])
+  }, [job, room, id, name, beside, option, options, asked, book, house, crew])
   return (
     <WallEditorProvider identity={identity} documents={documents} history={history} acts={acts}>
       <Workbench>

@@ -1,5 +1,5 @@
-import { useEffect, useState } from 'react'
-import { NavLink } from 'react-router'
+import { useEffect, useRef, useState } from 'react'
+import { NavLink, useLocation } from 'react-router'
 import type { FindingStage } from '~/core/findings/finding'
 import { blocking } from '~/core/findings/surveyFindings'
 import { styled } from 'styled-components'
@@ -15,7 +15,9 @@ const STAGES = [
   { path: 'mark', name: 'Mark' },
   { path: 'cut', name: 'Cut' },
   { path: 'buy', name: 'Buy' },
+  { path: 'fit', name: 'Fit' },
   { path: 'finish', name: 'Finish' },
+  { path: 'log', name: 'Log' },
 ] as const
 
 /** What is done to an option; the other stages are the chosen one's. */
@@ -96,8 +98,20 @@ export function StageTape() {
     cut: blocking(plan.findings, survey, workpiece.settings.fit).length,
     buy: Math.max(count('buy'), boards.materials.filter(({ result }) => !result.ok).length),
   }
+  const tape = useRef<HTMLElement>(null)
+  const { pathname } = useLocation()
+  // on a phone the stage at work may lie beyond the edge
+  useEffect(() => {
+    const stop = tape.current?.querySelector<HTMLElement>('[aria-current=page]')
+    if (!tape.current || !stop) return
+    const { scrollLeft, clientWidth } = tape.current
+    const from = stop.offsetLeft - tape.current.offsetLeft
+    // one in view stays where it is, and so does a tape that was pulled: nothing moves under a thumb
+    if (scrollLeft > 0 || from + stop.offsetWidth <= clientWidth) return
+    tape.current.scrollLeft = from - 60
+  }, [pathname])
   return (
-    <Tape aria-label="Stages of the work">
+    <Tape ref={tape} aria-label="Stages of the work">
       {STAGES.map(({ path, name }) => (
         <Stop
           key={path}

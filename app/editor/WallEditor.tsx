@@ -5,6 +5,9 @@ import { boardRowsOf, releaseOf } from '~/core/asbuilt/release'
 import type { Remark } from '~/core/agree/clientWord'
 import type { HouseEntry } from '~/core/agree/house'
 import type { Plan } from '~/core/computePlan'
+import type { Learned } from '~/core/evenness/learnErrors'
+import type { Proved } from '~/core/evenness/tools'
+import type { LearnedRate } from '~/core/log/rates'
 import { toRelease } from '~/core/cutting/toRelease'
 import { applyEdits } from '~/core/edits/applyEdit'
 import type { CutRow } from '~/core/pieces'
@@ -59,6 +62,15 @@ export interface WallIdentity {
   /** The crew's pattern book, and what this house has already. */
   readonly book: readonly (BookLayout & { readonly id: string; readonly name: string })[]
   readonly house: readonly (HouseEntry & { readonly id: string })[]
+  /** What the crew's logs tell of its pace, its errors and its tools; and what its people are called. */
+  readonly crew: {
+    readonly rates: readonly Pick<LearnedRate, 'rate' | 'median' | 'low' | 'high' | 'jobs'>[]
+    readonly errors: Learned
+    readonly proved: readonly Proved[]
+    readonly names: Readonly<Record<string, string>>
+    /** Who is signed in here; null where nobody signs in. */
+    readonly me: string | null
+  }
   /** Where the wall's pages are, and those of the option that is worked on. */
   readonly wallPath: string
   readonly path: string
@@ -133,6 +145,13 @@ export function useOutbox(): Outbox {
   const outbox = useContext(OutboxContext)
   if (!outbox) throw new Error('useOutbox outside of WallEditorProvider')
   return outbox
+}
+
+/** Acts of this wall, each with who did it: what is not sent yet was done by whoever is here. */
+export function useActs(): readonly Act[] {
+  const acts = useStore(useOutbox().store, (state) => state.acts)
+  const { me } = useWallEditor().identity.crew
+  return useMemo(() => acts.map((act): Act => ('member' in act ? act : { ...act, member: me })), [acts, me])
 }
 
 /** The plan a way out would make, while it is looked at. */

@@ -3,11 +3,12 @@ import { narrow, space } from '~/ui/theme'
 import { Announcer } from './Announcer'
 import { ClosingBar } from './ClosingBar'
 import { StageTape } from './StageTape'
+import { Unsent } from './Unsent'
 import { WallHeader } from './WallHeader'
 
 const Page = styled.div`
   display: grid;
-  grid-template-rows: auto auto 1fr auto;
+  grid-template-rows: auto auto auto 1fr auto;
   height: 100dvh;
   ${narrow} {
     height: auto;
@@ -37,6 +38,7 @@ export function Workbench({ children }: { children: React.ReactNode }) {
     <Page>
       <WallHeader />
       <StageTape />
+      <Unsent />
       <Middle>{children}</Middle>
       <ClosingBar />
       <Announcer />

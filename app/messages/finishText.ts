@@ -30,6 +30,8 @@ export function finishText(what: FinishWhat, w: Wording, paints: readonly Paint[
       return 'Nailer: were pressure and depth checked? A low compressor leaves nails proud.'
     case 'nails':
       return `Set proud nails: ${what.count} to look at`
+    case 'pulled':
+      return `Fill ${count(what.count, 'nail hole')} where ${what.piece} was pulled off`
     case 'holes':
       return `Fill ${count(what.count, 'nail hole')}`
     case 'joints':

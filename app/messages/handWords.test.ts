@@ -65,6 +65,7 @@ const sum = (wall: number, count: number, width: number, gaps: number): ClosingS
   strips: { count, width: nanometers(width) },
   gaps: [{ count: gaps, size: (wall - count * width) / gaps }],
   ends: null,
+  others: [],
   openings: [],
   leans: [],
   fillers: [],

@@ -18,7 +18,10 @@ export const KEYS: readonly {
     keys: [
       { press: ['Ctrl', 'Z'], does: 'undo: its button says what it takes back' },
       { press: ['Ctrl', 'Shift', 'Z'], does: 'redo' },
-      { press: ['1', '2', '3', '4', '5'], does: 'measure, lay out, mark, cut, buy' },
+      {
+        press: ['1', '2', '3', '4', '5', '6', '7', '8'],
+        does: 'measure, lay out, mark, cut, buy, fit, finish, log',
+      },
     ],
   },
   {

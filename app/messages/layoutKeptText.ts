@@ -53,6 +53,8 @@ export function extentText({ left, right }: NonNullable<Design['extent']>, w: Wo
 /** The count was picked by hand; of sections, of how many. */
 export function ownCountsText({ sectionOwn }: Pick<Design, 'sectionOwn'>): string {
   const sections = Object.keys(sectionOwn).length
+  if (Object.values(sectionOwn).some(({ places }) => places !== undefined))
+    return 'They stand where the wall was built.'
   return sections === 0
     ? 'The count was picked by hand.'
     : `Counts were picked by hand in ${count(sections, 'section')}.`

@@ -21,6 +21,8 @@ export function fillersText(
   { left, right }: { readonly left: number; readonly right: number },
   w: Wording,
 ): string {
+  if (left === 0 || right === 0)
+    return `A filler of ${sayWithUnit(left + right, w)} at the ${left === 0 ? 'right' : 'left'} end.`
   return Math.abs(left - right) < 2
     ? `A filler of ${sayWithUnit(left, w)} at each end.`
     : `Fillers of ${say(left, w)} at the left and ${sayWithUnit(right, w)} at the right.`

@@ -42,6 +42,44 @@ export function laserHeightText({ left, right }: Pick<LaserHeight, 'left' | 'rig
   return same ? fromLine(left, w) : `${fromLine(left, w)} at the left end; ${fromLine(right, w)} at the right`
 }
 
+/** What a step of the walk is read aloud as, and marked on. */
+export const stepText = {
+  level: 'Level line',
+  levelHow: (falls: string | null, rises: string | null) =>
+    rises !== null
+      ? `Strike it from here. The floor rises ${rises} from here: what stands on it must clear that.`
+      : falls === null
+        ? 'Strike it from here: the floor is level as read.'
+        : `Strike it from here, the highest point of the floor: it falls ${falls} from here.`,
+  levelFrom: 'Level line from',
+  levelAt: {
+    highest: 'highest floor',
+    left: 'left end',
+    middle: 'middle',
+    right: 'right end',
+  },
+  levelLaser: (up: string) => `The laser line stands ${up} up from the floor at the left corner.`,
+  fromLeft: 'from the left corner',
+  height: (name: string) => name,
+  up: 'up from the floor',
+  laserAbove: 'above the laser line',
+  laserBelow: 'below the laser line',
+  atEnds: (right: string) => `at the left end; ${right} at the right`,
+  boxHeights: (number: number) => `Box ${number}: heights over the stair`,
+  boxCorners: (bottomRight: string, topLeft: string, topRight: string) =>
+    `lower right ${bottomRight}; upper left ${topLeft}, upper right ${topRight}`,
+  boxLeft: 'lower left corner, up from the stair there',
+  lineOn: (on: string, strip: string) => `${strip}, ${on}`,
+  both: (far: string) => `other edge ${far}`,
+  item: (row: number, name: string) => `Row ${row}: ${name}`,
+  itemBoth: (far: string, line: string) => `other edge ${far}, line ${line} up`,
+  aloud: 'Read aloud',
+  aloudOff: 'Stop reading aloud',
+  listen: 'Say “next”',
+  listenOff: 'Stop listening',
+  noListen: 'This browser can’t listen; the thumb does.',
+} as const
+
 /** One mark at a time: what is said of it at the wall. */
 export const walkText = {
   corner: (datum: 'left' | 'right') => `From the ${datum} corner`,

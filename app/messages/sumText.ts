@@ -7,6 +7,7 @@ const MOST_DIGITS = 3
 
 function termsOf({
   strips,
+  others,
   gaps,
   ends,
   openings,
@@ -15,6 +16,7 @@ function termsOf({
 }: ClosingSum): { count: number; size: number }[] {
   return [
     { count: strips.count, size: strips.width },
+    ...others,
     ...gaps,
     ...openings,
     ...leans,

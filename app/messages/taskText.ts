@@ -60,6 +60,9 @@ export function taskWhat({ kind, number, name }: Pick<Task, 'kind' | 'number' | 
   return kind === 'own' ? (name ?? '') : `${NAMES[kind]}${coat ? `, coat ${number}` : half}`
 }
 
+/** What kind of work it is, without its place or number. */
+export const taskKindName = (kind: TaskKind): string => (kind === 'own' ? 'Your own' : NAMES[kind])
+
 /** A task by its id alone, where the order has it no more. */
 export function taskIdName(id: string, places: Places): string {
   const read = readTaskId(id)

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { storedLength } from './lengthSchema'
+import { countedSchema, LOG_STAGES, logShapes } from './log'
 import { LIMITS } from './limits'
 import { FLAW_AT, FLAWS, releasedPieceSchema } from './release'
 
@@ -42,10 +43,45 @@ export function actSchema() {
       revisions: z.array(z.number().int().min(0)).max(3),
       pieces: z.array(releasedPieceSchema()).min(1).max(LIMITS.released),
     }),
-    /** The piece is cut, or is not after all; it is up on the wall, or is not after all. */
-    z.strictObject({ ...ofPiece, kind: z.enum(['pieceCut', 'pieceUncut', 'pieceUp', 'pieceDown']) }),
+    /** The piece is cut, or is not after all; it is not up on the wall after all. */
+    z.strictObject({ ...ofPiece, kind: z.enum(['pieceCut', 'pieceUncut', 'pieceDown']) }),
+    /** It is up: and where its strip's left edge was laid out then, from the wall's left end. */
+    z.strictObject({ ...ofPiece, kind: z.literal('pieceUp'), left: storedLength.nullable().optional() }),
     /** What its opening was read at on the wall; null takes the reading back. */
     z.strictObject({ ...ofPiece, kind: z.literal('readTrue'), length: storedLength.nullable() }),
+    /** Left for later. */
+    z.strictObject({ ...ofPiece, kind: z.literal('skipped') }),
+    /** It was pulled off again: a piece like any that is cut, and so many holes are to be filled where it was. */
+    z.strictObject({
+      ...ofPiece,
+      kind: z.literal('pulledOff'),
+      holes: z.number().int().min(0).max(1_000),
+      at: z.array(z.strictObject({ x: storedLength, y: storedLength })).max(60),
+    }),
+    /** How long it truly is, read on the wall; null takes the reading back. */
+    z.strictObject({ ...ofPiece, kind: z.literal('builtLength'), length: storedLength.nullable() }),
+    /**
+     * Where a strip (a box) truly is: its left or right edge on the base line, from the wall's left end, and what was
+     * laid out then; null takes the reading back.
+     */
+    z.strictObject({
+      ...done,
+      kind: z.literal('builtAt'),
+      strip: z.string().min(1).max(140),
+      edge: z.enum(['left', 'right']),
+      place: storedLength.nullable(),
+      planned: storedLength,
+      with: z.enum(['tape', 'laser']),
+    }),
+    /** A stage at the wall is begun, or rested from: the time between is worked. */
+    z.strictObject({ ...done, kind: z.literal('began'), stage: z.enum(LOG_STAGES) }),
+    z.strictObject({
+      ...done,
+      kind: z.literal('ended'),
+      stage: z.enum(LOG_STAGES),
+      counted: countedSchema().nullable().default(null),
+    }),
+    ...logShapes(done),
     /** It was spoiled: another is cut, from an offcut that holds it or from a new board. */
     z.strictObject({ ...ofPiece, kind: z.literal('spoiled'), from: z.enum(['spare', 'board']) }),
     z.strictObject({ ...ofPiece, kind: z.literal('unspoiled'), spoiled: z.string().min(8).max(64) }),
@@ -59,8 +95,12 @@ export function actSchema() {
     }),
   ])
 }
-export type Act = z.output<ReturnType<typeof actSchema>>
-export type MarkAct = Extract<Act, { strip: string }>
+/** An act, with who did it where people sign in, and when it came to the server, by the server's clock. */
+export type Act = z.output<ReturnType<typeof actSchema>> & {
+  readonly member?: string | null
+  readonly keptAt?: number
+}
+export type MarkAct = Extract<Act, { strip: string; left: unknown }>
 export type Released = Extract<Act, { kind: 'released' }>
 
 /** How many acts one request brings at most. */

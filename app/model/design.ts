@@ -83,7 +83,16 @@ function placedShape(length: LengthSchema) {
     sectionOwn: z
       .record(
         z.string().max(140),
-        z.strictObject({ strips: z.number().int().min(1).max(LIMITS.strips).nullable(), shift: length }),
+        z.strictObject({
+          strips: z.number().int().min(1).max(LIMITS.strips).nullable(),
+          shift: length,
+          /** Where each strip (each box) stands, from the section's left end, whatever the school says: the wall as it was built. */
+          places: z
+            .array(z.strictObject({ left: length, right: length }))
+            .min(1)
+            .max(LIMITS.strips)
+            .optional(),
+        }),
       )
       .default({}),
     /** All strips moved along the wall from where the school puts them; to the right where positive. */
@@ -93,9 +102,9 @@ function placedShape(length: LengthSchema) {
       .array(z.strictObject({ spacing: spacingSchema(length), shift: length }))
       .max(LIMITS.schools)
       .default([]),
-    /** Strips ripped to width that take up what is left between the layout and the wall at its two ends. */
+    /** Strips ripped to width that take up what is left between the layout and the wall at its two ends; 0 at an end without. */
     fillers: z
-      .strictObject({ left: positive(length), right: positive(length) })
+      .strictObject({ left: notNegative(length), right: notNegative(length) })
       .nullable()
       .default(null),
   }

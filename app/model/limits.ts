@@ -55,6 +55,8 @@ export const LIMITS = {
   deliveries: 40,
   daysOff: 120,
   waitHours: 2_000,
+  /** Photographs in one wall's log. */
+  logPhotos: 200,
   /** Characters of a name; of a note. */
   name: 80,
   note: 400,

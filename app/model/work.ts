@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import type { LengthSchema } from './lengthSchema'
 import { LIMITS } from './limits'
+import { countedSchema, LEARNED, logShapes } from './log'
 import { idSchema } from './material'
 import { CAULK_RULES, packsSchema, spreadSchema, USUAL_SPREAD } from './supplies'
 
@@ -233,7 +234,40 @@ export function workActSchema() {
   /** A minute by the clock on the wall of the job, as 2026-11-26T19:40. */
   const at = z.string().regex(/^\d{4}-\d\d-\d\dT\d\d:\d\d$/)
   return z.discriminatedUnion('kind', [
-    z.strictObject({ ...done, kind: z.literal('taskDone'), task, at }),
+    z.strictObject({
+      ...done,
+      kind: z.literal('taskDone'),
+      task,
+      at,
+      counted: countedSchema().nullable().optional(),
+    }),
+    /** Work on a task is begun, or rested from: the time between is worked. */
+    z.strictObject({ ...done, kind: z.literal('taskBegan'), task }),
+    z.strictObject({
+      ...done,
+      kind: z.literal('taskEnded'),
+      task,
+      counted: countedSchema().nullable().default(null),
+    }),
+    /** Time written down afterwards. */
+    z
+      .strictObject({
+        ...done,
+        kind: z.literal('timed'),
+        task,
+        from: z.number().int().min(0).max(8_640_000_000_000_000),
+        to: z.number().int().min(0).max(8_640_000_000_000_000),
+        counted: countedSchema().nullable().default(null),
+      })
+      .refine(({ from, to }) => to > from, { path: ['to'], params: { problem: 'endsBeforeItStarts' } }),
+    /** A time is left out of a rate by hand, or taken in again: by the wall or task it is of. */
+    z.strictObject({
+      ...done,
+      kind: z.enum(['sampleOut', 'sampleIn']),
+      rate: z.enum(LEARNED),
+      sample: z.string().min(1).max(240),
+    }),
+    ...logShapes(done),
     z.strictObject({ ...done, kind: z.literal('taskOpen'), task }),
     /** It takes so long in all, from what is known by now. */
     z.strictObject({ ...done, kind: z.literal('takesLonger'), task, minutes: minutes(100_000) }),
@@ -243,4 +277,6 @@ export function workActSchema() {
 export type WorkAct = z.output<ReturnType<typeof workActSchema>> & {
   /** Who did it; null where nobody signs in. */
   readonly member?: string | null
+  /** When it came to the server, by the server's clock. */
+  readonly keptAt?: number
 }

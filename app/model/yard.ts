@@ -47,6 +47,10 @@ export interface Supplier {
   readonly address: string | null
 }
 
+/** Tools whose error turning them round shows. */
+export const TOOLS_PROVED = ['level', 'laser', 'tapeHook'] as const
+export type ToolProved = (typeof TOOLS_PROVED)[number]
+
 /**
  * What happened to boards: counted, bought, cut, racked, taken. Never changed and never taken back; what is no longer so is an
  * act of its own.
@@ -124,6 +128,17 @@ export function yardActSchema() {
       size: z.number().positive().max(1_000_000),
       count: z.number().int().min(-1_000).max(1_000),
       paid: price().nullable(),
+    }),
+    /**
+     * A tool was proved by turning it round. `error` is what it is off by (a level, over `over`; a laser, over `over`; a tape's hook,
+     * read pushed less read pulled).
+     */
+    z.strictObject({
+      ...done,
+      kind: z.literal('toolProved'),
+      tool: z.enum(TOOLS_PROVED),
+      error: storedLength,
+      over: positive(storedLength).nullable(),
     }),
     /** What a job or one wall of it may cost; null lifts it. */
     z.strictObject({

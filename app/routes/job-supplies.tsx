@@ -2,6 +2,7 @@ import { data, type ShouldRevalidateFunctionArgs } from 'react-router'
 import type { Route } from './+types/job-supplies'
 import { SuppliesPage } from '~/features/supplies/SuppliesPage'
 import { memberContext } from '~/server/crew/entry.server'
+import { crewKnown } from '~/server/crewLog.server'
 import { onDatabase } from '~/server/database.server'
 import { jobWork, localMinute } from '~/server/work.server'
 
@@ -11,7 +12,10 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 
 export function loader({ params, context }: Route.LoaderArgs) {
   const member = context.get(memberContext)
-  const job = onDatabase((db) => jobWork(db, params.jobId, member?.id ?? null))
+  const job = onDatabase((db) => {
+    const work = jobWork(db, params.jobId, member?.id ?? null)
+    return work && { ...work, learned: crewKnown(db).rates }
+  })
   if (!job) throw data('There is no such job here.', { status: 404 })
   if (job.settings === null)
     throw data('The settings of this job can’t be read. Open one of its walls to see what to do.', {

@@ -2,6 +2,7 @@ import { data, redirect, type ShouldRevalidateFunctionArgs } from 'react-router'
 import type { Route } from './+types/option'
 import { ShownWall } from '~/editor/ShownWall'
 import { BrokenWall } from '~/features/trouble/BrokenWall'
+import { memberContext } from '~/server/crew/entry.server'
 import { onDatabase } from '~/server/database.server'
 import { wallView } from '~/server/wallView.server'
 
@@ -10,8 +11,8 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 ]
 
 /** An option that is not the chosen one; the chosen one is the wall's own page. */
-export function loader({ params, request }: Route.LoaderArgs) {
-  const found = onDatabase((db) => wallView(db, params))
+export function loader({ params, request, context }: Route.LoaderArgs) {
+  const found = onDatabase((db) => wallView(db, params, context.get(memberContext)?.id ?? null))
   if (!found)
     throw data('This wall has no such option. It may have been made on another machine.', { status: 404 })
   const { pathname } = new URL(request.url)

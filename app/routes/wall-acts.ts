@@ -1,8 +1,9 @@
 import { data } from 'react-router'
 import type { Route } from './+types/wall-acts'
-import { recordActs } from '~/server/acts.server'
+import { actsOf, recordActs } from '~/server/acts.server'
 import { memberContext } from '~/server/crew/entry.server'
 import { onDatabase } from '~/server/database.server'
+import { wallExists } from '~/server/walls.server'
 
 /** POST: what was done at the wall. */
 export async function action({ request, params, context }: Route.ActionArgs) {
@@ -12,6 +13,9 @@ export async function action({ request, params, context }: Route.ActionArgs) {
   return Response.json({ kept }, { status: kept ? 200 : 422 })
 }
 
-export function loader() {
-  throw data('What was done at a wall is only written here.', { status: 405 })
+/** What was done at the wall so far: what another phone did meanwhile. */
+export function loader({ params }: Route.LoaderArgs) {
+  const found = onDatabase((db) => (wallExists(db, params) ? actsOf(db, params.wallId) : null))
+  if (!found) throw data('There is no such wall in this job.', { status: 404 })
+  return Response.json({ acts: found })
 }

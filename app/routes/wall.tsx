@@ -16,8 +16,8 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 
 const MISSING = 'There is no such wall in this job. It may have been on another machine.'
 
-export function loader({ params }: Route.LoaderArgs) {
-  const found = onDatabase((db) => wallView(db, params))
+export function loader({ params, context }: Route.LoaderArgs) {
+  const found = onDatabase((db) => wallView(db, params, context.get(memberContext)?.id ?? null))
   if (!found) throw data(MISSING, { status: 404 })
   return found
 }

@@ -1,13 +1,15 @@
-import { and, asc, eq, inArray, notInArray } from 'drizzle-orm'
+import { and, asc, eq, inArray, notInArray, sql } from 'drizzle-orm'
 import { z } from 'zod'
 import { wallIsCut } from '~/core/asbuilt/release'
 import { type Act, ACTS_AT_ONCE, actSchema } from '~/model'
+import { bundleOf, clockOff } from './bundles.server'
 import type { Database } from './db/database.server'
 import { acts } from './db/schema.server'
 import { wallExists } from './walls.server'
 
 const ACT = actSchema()
 const ACTS = z.array(ACT).min(1).max(ACTS_AT_ONCE)
+const BUNDLE = bundleOf(ACTS)
 
 /** Keeps acts done at a wall; those it has already are left as they are. False where they can't be read, or there is no such wall. */
 export function recordActs(
@@ -16,14 +18,16 @@ export function recordActs(
   posted: unknown,
   member: string | null = null,
 ): boolean {
-  const parsed = ACTS.safeParse(posted)
+  const parsed = BUNDLE.safeParse(posted)
   if (!parsed.success || !wallExists(db, ids)) return false
   const createdAt = Date.now()
-  const rows = parsed.data.map(({ id, kind, doneAt, ...body }) => ({
+  const off = clockOff(parsed.data.sentAt, createdAt)
+  const rows = parsed.data.acts.map(({ id, kind, doneAt, ...body }) => ({
     id,
     kind,
     doneAt,
     createdAt,
+    clockOff: off,
     wallId: ids.wallId,
     member,
     body: JSON.stringify(body),
@@ -34,8 +38,10 @@ export function recordActs(
 
 type Row = typeof acts.$inferSelect
 
-function asAct({ id, kind, doneAt, body }: Pick<Row, 'id' | 'kind' | 'doneAt' | 'body'>): Act {
-  return ACT.parse({ id, kind, doneAt, ...JSON.parse(body) })
+/** An act as it was done, by a clock that is right: a device's that was off is set by how far. */
+function asAct({ id, kind, doneAt, clockOff: off, createdAt, member, body }: Row): Act {
+  const act = ACT.parse({ id, kind, doneAt: Math.max(0, doneAt + off), ...JSON.parse(body) })
+  return { ...act, member, keptAt: createdAt }
 }
 
 /** What was done at a wall, oldest first. */
@@ -44,13 +50,25 @@ export function actsOf(db: Database, wallId: string): Act[] {
     .select()
     .from(acts)
     .where(eq(acts.wallId, wallId))
-    .orderBy(asc(acts.doneAt), asc(acts.createdAt))
+    .orderBy(asc(sql`${acts.doneAt} + ${acts.clockOff}`), asc(acts.createdAt))
     .all()
     .map(asAct)
 }
 
 /** Marks have nothing to do with whether a wall is cut, and there are many of them. */
-const MARKS = ['marked', 'unmarked', 'flawed', 'finishDone', 'finishOpen']
+const MARKS = [
+  'marked',
+  'unmarked',
+  'flawed',
+  'finishDone',
+  'finishOpen',
+  'builtAt',
+  'began',
+  'ended',
+  'noted',
+  'used',
+  'struck',
+]
 
 /** Which of these walls are cut: said to be, or all of their list ticked. */
 export function cutWalls(db: Database, wallIds: readonly string[]): Set<string> {

@@ -8,6 +8,7 @@ import { recordActs } from './acts.server'
 import { openAtStart } from './database.server'
 import type { Database } from './db/database.server'
 import { addDemoAgreement } from './demoAgree.server'
+import { addDemoLog } from './demoLog.server'
 import { addDemoYard } from './demoYard.server'
 import { addDemoWork, withDemoDays } from './demoWork.server'
 import { importJob, jobDetail, jobExists } from './jobs.server'
@@ -17,6 +18,7 @@ const DEMO_JOB_ID = 'demo'
 const MARKED_IN_DEMO = 2
 const CUT_IN_DEMO = 'Chimney breast'
 const AT_SAW_IN_DEMO = 'Bench wall'
+const GOING_UP_IN_DEMO = 'Scullery wall'
 const DEMO_FILE = 'examples/tern-cottage.regla.json'
 
 /** Opens and migrates the database at start; adds the demo job when asked to and not there yet. */
@@ -35,6 +37,7 @@ function addDemo(db: Database): void {
   addDemoYard(db, DEMO_JOB_ID, CUT_IN_DEMO)
   addDemoAgreement(db, DEMO_JOB_ID)
   addDemoWork(db, DEMO_JOB_ID)
+  addDemoLog(db, file.value, DEMO_JOB_ID, GOING_UP_IN_DEMO)
 }
 
 /** The demo's first wall is being marked: its first strips are on the wall. */

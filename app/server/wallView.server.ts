@@ -1,6 +1,7 @@
 import { actsOf } from './acts.server'
 import { houseBookOf, patternBookOf } from './books.server'
 import { askedOfWall } from './clientDesk.server'
+import { crewKnown, memberNames } from './crewLog.server'
 import type { Database } from './db/database.server'
 import { troublesOf } from './mending.server'
 import { pageOfWall } from './pages.server'
@@ -8,7 +9,11 @@ import { wallsBeside } from './rooms.server'
 import { wallNamed, wallPage } from './walls.server'
 
 /** All that is shown of a wall and one of its options, or what keeps it from being shown; null where there is no such wall. */
-export function wallView(db: Database, ids: { jobId: string; wallId: string; optionId?: string }) {
+export function wallView(
+  db: Database,
+  ids: { jobId: string; wallId: string; optionId?: string },
+  me: string | null = null,
+) {
   const [named, page] = [wallNamed(db, ids), pageOfWall(db, ids)]
   if (!named || !page) return null
   const problems = troublesOf(db, page)
@@ -22,6 +27,7 @@ export function wallView(db: Database, ids: { jobId: string; wallId: string; opt
     book: patternBookOf(db),
     house: houseBookOf(db, job.id),
   }
-  return { job, id, name, problems, shown: { ...shown, ...agreed, beside, acts: actsOf(db, id) } }
+  const crew = { ...crewKnown(db), names: memberNames(db), me }
+  return { job, id, name, problems, shown: { ...shown, ...agreed, beside, crew, acts: actsOf(db, id) } }
 }
 export type WallView = NonNullable<ReturnType<typeof wallView>>

@@ -1,8 +1,9 @@
-import { asc, eq } from 'drizzle-orm'
+import { asc, eq, sql } from 'drizzle-orm'
 import { z } from 'zod'
 import { cautionsOfKind } from '~/core/sequence/kindRules'
 import { unseen, workState } from '~/core/sequence/workState'
 import { type WorkAct, workActSchema } from '~/model'
+import { bundleOf, clockOff } from './bundles.server'
 import type { Database } from './db/database.server'
 import { workActs } from './db/workSchema.server'
 import { historyOf } from './history.server'
@@ -12,6 +13,14 @@ import { pageOfWork, storedDocuments } from './pages.server'
 
 const ACT = workActSchema()
 const ACTS = z.array(ACT).min(1).max(200)
+const BUNDLE = bundleOf(ACTS)
+
+type Row = typeof workActs.$inferSelect
+
+function asAct({ id, kind, doneAt, clockOff: off, createdAt, member, body }: Row): WorkAct {
+  const act = ACT.parse({ id, kind, doneAt: Math.max(0, doneAt + off), ...JSON.parse(body) })
+  return { ...act, member, keptAt: createdAt }
+}
 
 /** What happened with the work of a job, oldest first, with who did it. */
 export function workActsOf(db: Database, jobId: string): WorkAct[] {
@@ -19,12 +28,9 @@ export function workActsOf(db: Database, jobId: string): WorkAct[] {
     .select()
     .from(workActs)
     .where(eq(workActs.jobId, jobId))
-    .orderBy(asc(workActs.doneAt), asc(workActs.createdAt))
+    .orderBy(asc(sql`${workActs.doneAt} + ${workActs.clockOff}`), asc(workActs.createdAt))
     .all()
-    .map(({ id, kind, doneAt, member, body }) => ({
-      ...ACT.parse({ id, kind, doneAt, ...JSON.parse(body) }),
-      member,
-    }))
+    .map(asAct)
 }
 
 /**
@@ -37,20 +43,23 @@ export function recordWork(
   posted: unknown,
   member: string | null = null,
 ): boolean {
-  const parsed = ACTS.safeParse(posted)
+  const parsed = BUNDLE.safeParse(posted)
   if (!parsed.success || !jobExists(db, jobId)) return false
-  const ticked = parsed.data.flatMap((act) => (act.kind === 'taskDone' ? [act.task] : []))
+  const { acts: posting, sentAt } = parsed.data
+  const ticked = posting.flatMap((act) => (act.kind === 'taskDone' ? [act.task] : []))
   if (ticked.length > 0) {
-    const coming = parsed.data.map((act) => ({ ...act, member }))
+    const coming = posting.map((act) => ({ ...act, member }))
     const state = workState([...workActsOf(db, jobId), ...coming])
     if (ticked.some((task) => unseen(state, cautionsOfKind(task), member).length > 0)) return false
   }
   const createdAt = Date.now()
-  const rows = parsed.data.map(({ id, kind, doneAt, ...body }) => ({
+  const off = clockOff(sentAt, createdAt)
+  const rows = posting.map(({ id, kind, doneAt, ...body }) => ({
     id,
     kind,
     doneAt,
     createdAt,
+    clockOff: off,
     jobId,
     member,
     body: JSON.stringify(body),

@@ -14,6 +14,7 @@ import {
   type YardAct,
   yardActSchema,
 } from '~/model'
+import { bundleOf } from './bundles.server'
 import { type Database, inTransaction } from './db/database.server'
 import { priceLists, stockLengths, stockMaterials, suppliers, yardActs } from './db/schema.server'
 import { newId } from './ids.server'
@@ -23,6 +24,7 @@ const MATERIAL = stockMaterialSchema(storedLength)
 const LENGTH = stockLengthSchema(storedLength)
 const ACT = yardActSchema()
 const ACTS = z.array(ACT).min(1).max(200)
+const BUNDLE = bundleOf(ACTS)
 
 /** What the crew keeps of materials, lengths and suppliers. */
 export interface Stock {
@@ -192,12 +194,12 @@ export function yardActsOf(db: Database): YardAct[] {
 
 /** Keeps what happened to boards; what it has already is left as it is. False where it can't be read, or of no job there is. */
 export function recordYard(db: Database, posted: unknown, member: string | null = null): boolean {
-  const parsed = ACTS.safeParse(posted)
+  const parsed = BUNDLE.safeParse(posted)
   if (!parsed.success) return false
-  const jobs = new Set(parsed.data.flatMap((act) => ('job' in act && act.job !== null ? [act.job] : [])))
+  const jobs = new Set(parsed.data.acts.flatMap((act) => ('job' in act && act.job !== null ? [act.job] : [])))
   if (![...jobs].every((job) => jobExists(db, job))) return false
   const createdAt = Date.now()
-  const rows = parsed.data.map(({ id, kind, doneAt, ...rest }) => {
+  const rows = parsed.data.acts.map(({ id, kind, doneAt, ...rest }) => {
     const { job, ...body } = { job: null, ...rest }
     // a rack's row names its job in its body too: one that is of no job says so
     const whole = kind === 'racked' ? { ...body, job } : body

@@ -1,10 +1,16 @@
-import { EMPTY_URL } from '../../playwright.config'
+import { OWN_PORT } from '../../playwright.config'
+import { OwnServer } from './ownServer'
 import { expect, expectAccessible, expectSaved, openStage, test } from './page'
+
+/** Nobody was here before. */
+const server = new OwnServer(OWN_PORT, 'new-user')
+test.beforeAll(() => server.start())
+test.afterAll(() => server.kill())
 
 test('a new user: new job, wall, change the gap, marks, cut list, boards, reload, the same', async ({
   page,
 }) => {
-  await page.goto(EMPTY_URL)
+  await page.goto(server.url)
   await expect(page.getByText('No jobs yet.')).toBeVisible()
   await expectAccessible(page)
   await page.getByRole('link', { name: 'New job' }).click()
@@ -73,7 +79,7 @@ test('a new user: new job, wall, change the gap, marks, cut list, boards, reload
 test('bad input: said beside the field, kept, the drawing greyed; an impossible wall has ways out', async ({
   page,
 }) => {
-  await page.goto(`${EMPTY_URL}/jobs/new`)
+  await page.goto(`${server.url}/jobs/new`)
   await page.getByLabel('Job', { exact: true }).fill('Trouble')
   await page.getByText('feet and inches').click()
   if (await page.getByText('from the start').isVisible()) await page.getByText('from the start').click()
@@ -110,7 +116,7 @@ test('bad input: said beside the field, kept, the drawing greyed; an impossible 
 
 test('addresses that lead nowhere are friendly', async ({ page }) => {
   for (const path of ['/jobs/nowhere', '/jobs/nowhere/walls/x/layout', '/nothing/here']) {
-    const response = await page.goto(`${EMPTY_URL}${path}`)
+    const response = await page.goto(`${server.url}${path}`)
     expect(response?.status()).toBe(404)
     await expect(page.getByRole('heading', { name: 'There is nothing at this address' })).toBeVisible()
   }

@@ -7,9 +7,10 @@ export const test = base.extend<{ quiet: void }>({
     async ({ page }, use) => {
       const complaints: string[] = []
       page.on('console', (message) => {
-        const expected = /status of (404|409|422|429|503)|ERR_INTERNET_DISCONNECTED|ERR_FAILED/.test(
-          message.text(),
-        )
+        const expected =
+          /status of (404|409|422|429|503)|ERR_INTERNET_DISCONNECTED|ERR_FAILED|ERR_CONNECTION_REFUSED/.test(
+            message.text(),
+          )
         if (message.type() === 'error' && !expected) complaints.push(message.text())
       })
       page.on('pageerror', (error) => complaints.push(error.message))

@@ -2,7 +2,7 @@ import { type Length, nearestNanometer } from '~/length'
 import type { Act, ReleasedPiece } from '~/model'
 import type { BatchAdvice } from '../cutting/batch'
 import { landsOnPieces } from '../cutting/openings'
-import { type CutRow, endCutKey, type Piece, rowLabel } from '../pieces'
+import { type CutRow, endCutKey, type Piece, rowLabel, sameRecesses } from '../pieces'
 import {
   lengthNow,
   letterOf,
@@ -20,6 +20,8 @@ export interface ToRelease {
   readonly pieces: readonly Piece[]
   readonly adviceOf: (row: CutRow) => BatchAdvice
   readonly ripTo: (piece: Piece) => Length | null
+  /** A piece that is cut for its place and off by no more fits there. */
+  readonly fit: Length
 }
 
 /** What of a piece is its row's: cutting to the list never leaves a piece short. */
@@ -66,7 +68,7 @@ export function freezeList(plan: ToRelease, acts: readonly Act[]): ReleasedPiece
   const lists = releasedOf(acts)
   const before = releaseOf(acts)?.pieces ?? []
   const used = new Set(lists.flatMap(({ pieces }) => pieces.map(({ name }) => letterOf(name))))
-  const fit = matched(wantedPieces(plan), before)
+  const fit = matched(wantedPieces(plan), before, plan.fit)
   const names = new Map<string, string>()
   let next = 0
   for (const row of [...plan.cutList].sort(
@@ -83,12 +85,16 @@ export function freezeList(plan: ToRelease, acts: readonly Act[]): ReleasedPiece
     used.add(letter)
     fresh.forEach((id, i) => names.set(id, `${letter}${i + 1}`))
   }
+  const up = new Set(before.flatMap(({ piece, upAt }) => (upAt === null ? [] : [piece.pieceId])))
   const lands = landsOnPieces(plan.pieces)
   const byId = new Map(plan.pieces.map((piece) => [piece.id, piece]))
   return plan.cutList.flatMap((row) => {
     const shape = frozenRow(row, plan)
     return row.pieceIds.flatMap((id): ReleasedPiece[] => {
       const piece = byId.get(id)
+      // what is up, or cut and goes in as it is, stays what it was cut as
+      const kept = fit.get(id)
+      if (kept?.pieceId === id && (up.has(id) || !sameLengths(kept, row))) return [kept]
       const after = (lands.get(id) ?? []).flatMap((other) => names.get(other) ?? [])
       return piece
         ? [
@@ -108,6 +114,16 @@ function wantedPieces({ cutList }: ToRelease): { readonly id: string; readonly s
   return cutList.flatMap((row) => row.pieceIds.map((id) => ({ id, shape: row })))
 }
 
+/** It is cut, for this very place, and off by so little that it goes in. */
+function fitsAsCut({ piece, cutAt, read }: ReleasedState, shape: Shape, within: Length): boolean {
+  return (
+    cutAt !== null &&
+    read === null &&
+    Math.abs(piece.cutLength - shape.cutLength) <= within &&
+    sameRecesses(piece, shape)
+  )
+}
+
 /**
  * For wanted pieces the released ones that do for them: the same piece first, then any cut alike. What was read at its own opening does for
  * no other. By the wanted piece's id.
@@ -115,6 +131,7 @@ function wantedPieces({ cutList }: ToRelease): { readonly id: string; readonly s
 function matched(
   wanted: readonly { readonly id: string; readonly shape: Shape }[],
   released: readonly ReleasedState[],
+  within: Length,
 ): Map<string, ReleasedPiece> {
   const keyOf = (shape: Shape) =>
     [shape.materialId, shape.faceWidth, endCutKey(shape.start), endCutKey(shape.end)].join(' ')
@@ -124,11 +141,21 @@ function matched(
     free.set(key, (free.get(key) ?? new Set()).add(state))
   }
   const found = new Map<string, ReleasedPiece>()
+  // what is up stays up, whatever the plan has become beside it
+  const up = new Map(released.flatMap((state) => (state.upAt === null ? [] : [[state.piece.pieceId, state]])))
+  for (const { id } of wanted) {
+    const state = up.get(id)
+    if (!state) continue
+    found.set(id, state.piece)
+    for (const alike of free.values()) alike.delete(state)
+  }
   for (const itself of [true, false])
     for (const { id, shape } of wanted) {
       const alike = found.has(id) ? undefined : free.get(keyOf(shape))
       const fits = [...(alike ?? [])].find(
-        ({ piece, read }) => (itself ? piece.pieceId === id : read === null) && sameLengths(piece, shape),
+        (state) =>
+          (itself ? state.piece.pieceId === id : state.read === null) &&
+          (sameLengths(state.piece, shape) || (itself && fitsAsCut(state, shape, within))),
       )
       if (!fits) continue
       found.set(id, fits.piece)
@@ -154,7 +181,7 @@ export interface SinceRelease {
 /** Compares the list at the saw with the plan as it is now: nothing of it is new where all fits and nothing is dropped. */
 export function sinceRelease(release: Release, plan: ToRelease): SinceRelease {
   const wanted = wantedPieces(plan)
-  const fit = matched(wanted, release.pieces)
+  const fit = matched(wanted, release.pieces, plan.fit)
   const kept = new Set([...fit.values()].map(({ name }) => name))
   const fresh = wanted.filter(({ id }) => !fit.has(id))
   const wasCut = new Set(

@@ -15,6 +15,12 @@ export interface ReleasedState {
   readonly piece: ReleasedPiece
   readonly cutAt: number | null
   readonly upAt: number | null
+  /** Where its strip's left edge was laid out when it went up; null where nobody said. */
+  readonly upLeft: Length | null
+  /** Left for later, and not up since. */
+  readonly skipped: boolean
+  /** How long it truly is, read on the wall. */
+  readonly built: Length | null
   /** What its opening was read at; null where it goes by the plan. */
   readonly read: Length | null
   readonly spoiled: readonly Spoiled[]
@@ -51,22 +57,46 @@ export function sameLengths(a: Shape, b: Shape): boolean {
   return Math.abs(a.cutLength - b.cutLength) <= SAME_WITHIN && sameRecesses(a, b)
 }
 
+const DOWN = { upAt: null, upLeft: null, built: null } as const
+
 /** What of one piece happened, of the acts of any list it was in, oldest first. */
 function happened(piece: ReleasedPiece, acts: readonly Act[]): ReleasedState {
-  let state: ReleasedState = { piece, cutAt: null, upAt: null, read: null, spoiled: [] }
+  let state: ReleasedState = {
+    piece,
+    cutAt: null,
+    upAt: null,
+    upLeft: null,
+    skipped: false,
+    built: null,
+    read: null,
+    spoiled: [],
+  }
   for (const act of acts) {
     switch (act.kind) {
       case 'pieceCut':
         state = { ...state, cutAt: act.doneAt }
         break
       case 'pieceUncut':
-        state = { ...state, cutAt: null, upAt: null }
+        state = { ...state, cutAt: null, ...DOWN }
         break
       case 'pieceUp':
-        state = { ...state, cutAt: state.cutAt ?? act.doneAt, upAt: act.doneAt }
+        state = {
+          ...state,
+          cutAt: state.cutAt ?? act.doneAt,
+          upAt: act.doneAt,
+          upLeft: act.left ?? null,
+          skipped: false,
+        }
         break
       case 'pieceDown':
-        state = { ...state, upAt: null }
+      case 'pulledOff':
+        state = { ...state, ...DOWN }
+        break
+      case 'skipped':
+        state = { ...state, skipped: state.upAt === null }
+        break
+      case 'builtLength':
+        state = { ...state, built: act.length }
         break
       case 'readTrue':
         state = { ...state, read: act.length }
@@ -76,7 +106,7 @@ function happened(piece: ReleasedPiece, acts: readonly Act[]): ReleasedState {
         state = {
           ...state,
           cutAt: null,
-          upAt: null,
+          ...DOWN,
           spoiled: [...state.spoiled, { actId: act.id, from: act.from, doneAt: act.doneAt }],
         }
         break

@@ -15,5 +15,6 @@ export function toRelease(
     pieces: plan.pieces,
     adviceOf: (row) => batchAdvice(row, plan.pieces, workpiece),
     ripTo: (piece) => ripTo(piece, plan.layout),
+    fit: workpiece.settings.fit,
   }
 }

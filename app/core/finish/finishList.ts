@@ -1,4 +1,5 @@
 import type { Workpiece } from '~/model'
+import type { PulledOff } from '../asbuilt/pulledOff'
 import { paperDrops } from '../agree/paperDrops'
 import { colorsOf } from '../agree/wallColors'
 import type { Plan } from '../computePlan'
@@ -16,6 +17,8 @@ export type FinishWhat =
   | { readonly kind: 'nailer' }
   | { readonly kind: 'nails'; readonly count: number }
   | { readonly kind: 'holes'; readonly count: number }
+  /** Holes of a piece that was pulled off, by its name. */
+  | { readonly kind: 'pulled'; readonly count: number; readonly piece: string }
   | { readonly kind: 'joints'; readonly count: number; readonly length: number }
   | { readonly kind: 'sand'; readonly grits: readonly number[] }
   | { readonly kind: 'vacuum' | 'wipe' | 'tapeOff' | 'touchUp' }
@@ -57,7 +60,11 @@ export interface FinishItem {
 const NOWHERE = { dots: [], lines: [], areas: [] } as const
 
 /** The finish list of a wall: nails and joints, seams, sanding, coats with their waits, paper drop by drop, what goes back on. */
-export function finishList(workpiece: Workpiece, plan: Plan): FinishItem[] {
+export function finishList(
+  workpiece: Workpiece,
+  plan: Plan,
+  pulled: readonly PulledOff[] = [],
+): FinishItem[] {
   const { work, paints } = workpiece.settings
   const { pieces } = plan
   if (pieces.length === 0) return []
@@ -89,6 +96,8 @@ export function finishList(workpiece: Workpiece, plan: Plan): FinishItem[] {
       { kind: 'joints', count: joints.length, length: facts.joints.length },
       { lines: joints.map(({ from, to }) => ({ from, to })) },
     )
+  for (const { id, piece, holes: count, at } of pulled)
+    if (count > 0) add(`pulled-${id}`, { kind: 'pulled', count, piece }, { dots: at })
   const filled = joints.length > 0 ? 'joints' : holes > 0 ? 'holes' : null
   add(
     'sand',

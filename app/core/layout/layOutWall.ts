@@ -24,12 +24,12 @@ function uprightsThrough({ design, longest, left, right }: Field): boolean {
   return railMaterial !== null && right - left > (longest.get(railMaterial) ?? Infinity)
 }
 
-/** The two fillers of a layout of uprights; none where they would leave no wall between them. */
+/** The fillers of a layout of uprights, at one end or at both; none where they would leave no wall between them. */
 function fillersOf({ design, left, right }: Field): Upright[] {
   const { fillers } = design
   if (!fillers || rulesOf(design).places !== 'uprights') return []
   if ((fillers.left + fillers.right) * 2 > right - left) return []
-  return [
+  const both: Upright[] = [
     {
       ...named({ kind: 'leftFiller', number: null }),
       number: 1,
@@ -43,6 +43,7 @@ function fillersOf({ design, left, right }: Field): Upright[] {
       right,
     },
   ]
+  return both.filter((filler) => filler.right > filler.left)
 }
 
 /** Lays out a wall. Never fails: what cannot be is left out and told as an issue or by the findings. */
@@ -76,8 +77,8 @@ function placesOf(survey: Survey, design: Design, settings: Settings): LaidOut {
   const input: LayInput = {
     ...field,
     bands: framing.bands,
-    left: fillers[0]?.right ?? left,
-    right: fillers[1]?.left ?? right,
+    left: fillers.find((filler) => filler.left === left)?.right ?? left,
+    right: fillers.find((filler) => filler.right === right)?.left ?? right,
     foot: framing.uprightFoot,
     head: framing.uprightHead,
     stripWidth,

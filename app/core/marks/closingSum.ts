@@ -7,6 +7,8 @@ import type { Placement } from '../spacing'
 export interface ClosingSum {
   readonly wall: Length
   readonly strips: { readonly count: number; readonly width: Length }
+  /** Margins as they were built, where they are not as wide as laid out. */
+  readonly others: readonly { readonly count: number; readonly size: number }[]
   /** Equal gaps counted together, in the order in which they first appear; the average of each group. */
   readonly gaps: readonly { readonly count: number; readonly size: number }[]
   /** The spaces at the walls where they are not gaps like the rest. */
@@ -38,17 +40,25 @@ function grouped(spaces: readonly number[]): { count: number; size: number }[] {
 
 /** Adds up a placement. */
 export function closingSum(placement: Placement): ClosingSum {
-  const { leftEnd, rightEnd, gaps, nearEdges, stripWidth, span } = placement
+  const { leftEnd, rightEnd, gaps, nearEdges, stripWidth, span, widths } = placement
   const innerAlike = gaps.every((gap) => Math.abs(gap - (gaps[0] ?? gap)) <= SAME_WITHIN)
   const endsAreGaps =
     innerAlike &&
     Math.abs(leftEnd - (gaps[0] ?? leftEnd)) <= SAME_WITHIN &&
     Math.abs(rightEnd - (gaps[0] ?? leftEnd)) <= SAME_WITHIN
+  // strips of another width than most have a place of their own in the sum
+  const others = (widths ?? []).filter((width) => Math.abs(width - stripWidth) > SAME_WITHIN)
+  const strips = nearEdges.length - others.length
   const sum =
-    gaps.reduce<number>((total, gap) => total + gap, 0) + nearEdges.length * stripWidth + leftEnd + rightEnd
+    [...gaps, ...others].reduce<number>((total, each) => total + each, 0) +
+    strips * stripWidth +
+    leftEnd +
+    rightEnd +
+    (widths ?? []).reduce((off, width) => off + (others.includes(width) ? 0 : width - stripWidth), 0)
   return {
     wall: span,
-    strips: { count: nearEdges.length, width: stripWidth },
+    strips: { count: strips, width: stripWidth },
+    others: grouped(others),
     gaps: grouped(endsAreGaps ? [leftEnd, ...gaps, rightEnd] : gaps),
     ends: endsAreGaps || (leftEnd === 0 && rightEnd === 0) ? null : { left: leftEnd, right: rightEnd },
     openings: [],
@@ -67,7 +77,8 @@ export function closingOf(layout: Layout): ClosingSum | null {
   const wall = subtractLengths(layout.right, layout.left)
   const open: number[] = []
   const fillers = layout.fillers.map(({ left, right }) => right - left)
-  const [from, to] = [layout.fillers[0]?.right ?? layout.left, layout.fillers[1]?.left ?? layout.right]
+  const from = layout.fillers.find((filler) => filler.left === layout.left)?.right ?? layout.left
+  const to = layout.fillers.find((filler) => filler.right === layout.right)?.left ?? layout.right
   let reached: number = from
   for (const { left, right } of [...row, { left: to, right: to }]) {
     if (left > reached + SAME_WITHIN) open.push(left - reached)
@@ -88,7 +99,11 @@ export function closingOf(layout: Layout): ClosingSum | null {
   const isLean = (each: number) => isLeaning(layout.lean) && each < layout.stripWidth
   const spaces = [...sums.flatMap(({ gaps }) => many(gaps)), ...ends, ...fillers]
   const strips = sums.reduce((total, sum) => total + sum.strips.count, 0)
-  const sum = [...spaces, ...open].reduce((total, each) => total + each, strips * only.strips.width)
+  const others = sums.flatMap((each) => many(each.others))
+  const sum = [...spaces, ...open, ...others].reduce(
+    (total, each) => total + each,
+    strips * only.strips.width,
+  )
   // a section that overlaps the next by a margin at a bend counts the margin twice
   const shared = row.reduce(
     (total, { left }, i) => total + Math.max(0, (row[i - 1]?.right ?? left) - left),
@@ -97,6 +112,7 @@ export function closingOf(layout: Layout): ClosingSum | null {
   return {
     wall,
     strips: { count: strips, width: only.strips.width },
+    others: grouped(others),
     gaps: grouped(spaces),
     ends: null,
     openings: grouped(open.filter((each) => !isLean(each))),

@@ -3,7 +3,15 @@ import type { Design, Spacing, Survey } from '~/model'
 import type { Section, SectionPlace } from '../layout/layout'
 import { sway } from '../layout/lean'
 import { oneSection, sectionsBeside } from '../layout/sections'
-import { type Placement, placeStrips, shiftPlacement, type SpacingIssue, type SpanContext } from '../spacing'
+import {
+  BARE_SPAN,
+  type Placement,
+  placePlaced,
+  placeStrips,
+  shiftPlacement,
+  type SpacingIssue,
+  type SpanContext,
+} from '../spacing'
 import { named } from '../strips/stripId'
 import type { Laid, LayInput, PatternRules } from './patternRules'
 
@@ -37,6 +45,19 @@ export type PlaceOnSpan = (
 function placeSection(section: Section, place: PlaceOnSpan, input: LayInput): SectionPlace {
   const { survey, design, stripWidth } = input
   const span = nearestNanometer(section.right - section.left)
+  // where the wall is built already nothing goes by a school any more
+  const built = design.sectionOwn[section.id]?.places
+  if (built) {
+    const nearEdges = built.map(({ left }) => left)
+    const stands = placePlaced({ school: 'placed', nearEdges }, span, stripWidth, BARE_SPAN)
+    return {
+      ...section,
+      row: 0,
+      placement: stands.ok ? stands.value : null,
+      issue: stands.ok ? null : stands.issue,
+      shifted: ZERO,
+    }
+  }
   const placed = place(spacingIn(section, design), span, stripWidth, contextOf(survey, section))
   const shift = section.id === 'all' ? design.shift : (design.sectionOwn[section.id]?.shift ?? 0)
   const placement = placed.ok ? shiftPlacement(placed.value, nearestNanometer(shift)) : null

@@ -20,7 +20,7 @@ export function workState(acts: readonly WorkAct[]): WorkState {
     if (act.kind === 'taskDone') done.set(act.task, minuteOf(act.at) ?? 0)
     else if (act.kind === 'taskOpen') done.delete(act.task)
     else if (act.kind === 'takesLonger') longer.set(act.task, act.minutes)
-    else {
+    else if (act.kind === 'cautionSeen') {
       const member = act.member ?? ''
       seen.set(member, (seen.get(member) ?? new Set()).add(act.caution))
     }

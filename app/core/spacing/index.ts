@@ -8,6 +8,7 @@ import { placePlaced } from './placed'
 import { BARE_SPAN, type Placement, type SpacingIssue, type SpanContext } from './placement'
 import { placeToStuds } from './toStuds'
 
+export { placePlaced } from './placed'
 export { END_PARTS, equalGap, fewestStrips, gapCount } from './equalGaps'
 export { choicesAround, clearWish, type CountChoice, countChoices, isEnough, nearestChoice } from './nearWish'
 export {

@@ -12,6 +12,8 @@ export interface Placement {
   readonly leftEnd: Length
   readonly rightEnd: Length
   readonly gaps: readonly Length[]
+  /** Where strips are not all as wide (margins between boxes as they were built): each one's width. */
+  readonly widths?: readonly Length[]
 }
 
 /** Why a school gives no layout on this span. Lengths in nanometers. */

@@ -1,7 +1,9 @@
 import type { Act, PageHistory, StoredDocument, WorkAct, YardAct } from '~/model'
+import { wallChanged } from '~/offline/register'
+import { type ActQueue, type AnyAct, browserQueue, memoryQueue } from './actQueue'
 import { createOutbox, type Outbox } from './outbox'
 import { createSaver, type Saver } from './saver'
-import { sendActs, sendChange, sendLeaving } from './sendChange'
+import { loadActs, sendActs, sendChange, sendLeaving } from './sendChange'
 import { browserShelf, unsentKeeper } from './unsent'
 
 /** A name nobody else has; randomUUID is there on secure pages only. */
@@ -18,30 +20,71 @@ export function browserSaver(
   history: PageHistory,
 ): Saver {
   return createSaver(documents, history, {
-    send: (request) => sendChange(url, request),
+    async send(request) {
+      const answer = await sendChange(url, request)
+      wallChanged()
+      return answer
+    },
     sendLeaving: (request) => sendLeaving(url, request),
     keeper: unsentKeeper(browserShelf(), page, newToken()),
     newToken,
   })
 }
 
+let shared: ActQueue | null = null
+
+/** The one queue of this browser. */
+export function theQueue(): ActQueue {
+  return (shared ??= typeof indexedDB === 'undefined' ? memoryQueue() : browserQueue())
+}
+
+/** What is sent: who did it is known by who is signed in, and when it came by the server's clock. */
+function bare(act: AnyAct): AnyAct {
+  const { member, keptAt, ...own } = act as AnyAct & { member?: unknown; keptAt?: unknown }
+  void member
+  void keptAt
+  return own
+}
+
+async function send(url: string, acts: readonly AnyAct[]): Promise<boolean> {
+  const taken = await sendActs(url, acts.map(bare))
+  if (taken) wallChanged()
+  return taken
+}
+
+/** Sends whatever waits in this browser, whichever page it was done on. */
+export function sendWaiting(): void {
+  void theQueue()
+    .drain(send)
+    .catch(() => undefined)
+}
+
+function outboxAt<Of extends AnyAct>(
+  url: string,
+  of: string,
+  known: readonly Of[],
+  asks: boolean,
+): Outbox<Of> {
+  return createOutbox<Of>(of, known, {
+    url,
+    queue: theQueue(),
+    send,
+    load: asks ? () => loadActs<Of>(url) : null,
+    shelf: browserShelf(),
+  })
+}
+
 /** The outbox of a wall's acts in the browser. */
 export function browserOutbox(url: string, wall: string, acts: readonly Act[]): Outbox {
-  return createOutbox(wall, acts, { send: (bundle) => sendActs(url, bundle), shelf: browserShelf() })
+  return outboxAt(url, wall, acts, true)
 }
 
 /** The outbox of what happens to boards, in any job of the crew. */
 export function browserOutboxOf(url: string, name: string, acts: readonly YardAct[]): Outbox<YardAct> {
-  return createOutbox<YardAct>(name, acts, { send: (bundle) => sendActs(url, bundle), shelf: browserShelf() })
+  return outboxAt(url, name, acts, false)
 }
 
 /** The outbox of what happens with the work of a job. */
 export function browserWorkOutbox(job: string, acts: readonly WorkAct[]): Outbox<WorkAct> {
-  const send = (bundle: readonly WorkAct[]) =>
-    sendActs(
-      `/jobs/${job}/work/acts`,
-      // who did it is known by who is signed in
-      bundle.map(({ member, ...act }) => (void member, act)),
-    )
-  return createOutbox<WorkAct>(`work ${job}`, acts, { send, shelf: browserShelf() })
+  return outboxAt(`/jobs/${job}/work/acts`, `work ${job}`, acts, false)
 }

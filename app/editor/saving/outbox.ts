@@ -1,38 +1,58 @@
 import { createStore, type StoreApi } from 'zustand/vanilla'
 import { type Act, ACTS_AT_ONCE } from '~/model'
+import type { ActQueue, AnyAct, SendActs } from './actQueue'
 import { RETRY_MS } from './saver'
 import type { Shelf } from './unsent'
-
-/** What any act has, of a wall or of the yard. */
-type AnyAct = { readonly id: string; readonly kind: string }
 
 export interface OutboxState<Of extends AnyAct = Act> {
   /** All acts there are, those too that have not reached the server. */
   readonly acts: readonly Of[]
   readonly waiting: readonly Of[]
+  /** What the server would not take: shown, and not sent again. */
+  readonly refused: readonly Of[]
+  /** The browser has no room for what waits: it is in this page alone. */
+  readonly full: boolean
+  /** How far this device's clock went back, in milliseconds; 0 while it runs on. */
+  readonly clockBack: number
 }
 
-/** Acts done at a wall, sent one bundle at a time until the server has them; what waits outlives the page. */
+/** Acts done at a wall, sent in order until the server has them; what waits outlives the page. */
 export interface Outbox<Of extends AnyAct = Act> {
   readonly store: StoreApi<OutboxState<Of>>
   readonly record: (act: Of) => void
+  /** Takes in what others did meanwhile. */
+  readonly refresh: () => Promise<void>
+  readonly forgetRefused: () => void
   readonly start: () => () => void
 }
 
-/** What an outbox needs of the world outside: `send` says whether the server kept them, and throws where it is away. */
+/** What an outbox needs of the world outside. */
 export interface OutboxWorld<Of extends AnyAct = Act> {
-  readonly send: (acts: readonly Of[]) => Promise<boolean>
-  readonly shelf: Shelf | null
+  readonly url: string
+  readonly queue: ActQueue
+  readonly send: SendActs
+  /** What the server has by now; null where it is never asked. */
+  readonly load?: (() => Promise<readonly Of[]>) | null
+  /** Where acts waited before there was a queue. */
+  readonly shelf?: Shelf | null
 }
+
+/** Less than this a clock goes back by itself, to keep time. */
+const CLOCK_SLACK_MS = 60_000
+
+/** So long until a queue that somebody else empties is looked at again. */
+const BUSY_MS = 300
 
 function isAct<Of extends AnyAct>(value: unknown): value is Of {
   const { id, kind } = (value ?? {}) as Partial<Record<keyof AnyAct, unknown>>
   return typeof id === 'string' && typeof kind === 'string'
 }
 
-function kept<Of extends AnyAct>(shelf: Shelf | null, key: string): Of[] {
+/** What the shelf of an earlier build still holds; taken off it. */
+function fromShelf<Of extends AnyAct>(shelf: Shelf | null, key: string): Of[] {
   try {
     const value: unknown = JSON.parse(shelf?.getItem(key) ?? '[]')
+    shelf?.removeItem(key)
     return Array.isArray(value) ? value.filter((each) => isAct<Of>(each)) : []
   } catch {
     return []
@@ -43,67 +63,119 @@ function together<Of extends AnyAct>(acts: readonly Of[], more: readonly Of[]): 
   return [...new Map([...acts, ...more].map((act) => [act.id, act])).values()]
 }
 
+/** Oldest first; of the same instant as they stand. */
+function byTime(a: AnyAct, b: AnyAct): number {
+  const at = (act: AnyAct) => Number((act as { doneAt?: number }).doneAt ?? 0)
+  return at(a) - at(b)
+}
+
 export function createOutbox<Of extends AnyAct = Act>(
   of: string,
   known: readonly Of[],
-  { send, shelf }: OutboxWorld<Of>,
+  { url, queue, send, load = null, shelf = null }: OutboxWorld<Of>,
 ): Outbox<Of> {
-  const key = `regla acts ${of}`
-  const store = createStore<OutboxState<Of>>(() => ({ acts: known, waiting: [] }))
+  const store = createStore<OutboxState<Of>>(() => ({
+    acts: known,
+    waiting: [],
+    refused: [],
+    full: false,
+    clockBack: 0,
+  }))
   const { getState, setState } = store
+  /** Not in the queue yet, and what it has no room for. */
+  const coming = new Map<string, Of>()
+  const loose: Of[] = []
   let timer: ReturnType<typeof setTimeout> | null = null
-  let sending = false
+  let draining: Promise<void> | null = null
   let failures = 0
+  let last = Math.max(0, ...known.map((act) => Number((act as { doneAt?: number }).doneAt ?? 0)))
 
-  const shelve = (waiting: readonly Of[]) => {
-    try {
-      if (waiting.length > 0) shelf?.setItem(key, JSON.stringify(waiting))
-      else shelf?.removeItem(key)
-    } catch {
-      // full or forbidden: the page itself still holds them
+  const show = async () => {
+    const [waiting, refused] = await Promise.all([queue.waiting(of), queue.refused(of)])
+    setState({
+      waiting: together(together(waiting as Of[], [...coming.values()]), loose),
+      refused: refused as Of[],
+      full: loose.length > 0,
+    })
+  }
+  const sendLoose = async () => {
+    while (loose.length > 0) {
+      const bundle = loose.slice(0, ACTS_AT_ONCE)
+      await send(url, bundle)
+      loose.splice(0, bundle.length)
     }
   }
-  const setWaiting = (waiting: readonly Of[]) => {
-    setState({ waiting })
-    shelve(waiting)
+  const drain = async () => {
+    const result = await queue.drain(send).catch(() => 'away' as const)
+    const isSent =
+      result === 'empty' &&
+      (await sendLoose().then(
+        () => true,
+        () => false,
+      ))
+    await show().catch(() => undefined)
+    // another part of this browser is sending: what it sent is seen as soon as it is through
+    if (result === 'busy') timer = setTimeout(sendAll, BUSY_MS)
+    else if (!isSent) timer = setTimeout(sendAll, RETRY_MS[Math.min(failures++, RETRY_MS.length - 1)])
+    else failures = 0
   }
-  const sendAll = async (): Promise<void> => {
+  /** One after the other: what was recorded while another was sent goes with the next. */
+  const sendAll = (): void => {
     if (timer) clearTimeout(timer)
     timer = null
-    if (sending) return
-    sending = true
-    try {
-      while (getState().waiting.length > 0) {
-        const bundle = getState().waiting.slice(0, ACTS_AT_ONCE)
-        // what the server can't take it never will: it is not sent again
-        await send(bundle)
-        failures = 0
-        setWaiting(getState().waiting.filter((act) => !bundle.includes(act)))
-      }
-    } catch {
-      timer = setTimeout(() => void sendAll(), RETRY_MS[Math.min(failures, RETRY_MS.length - 1)])
-      failures += 1
-    } finally {
-      sending = false
-    }
+    draining = (draining ?? Promise.resolve()).then(drain)
+  }
+  const keep = async (act: Of) => {
+    if (!(await queue.keep(of, url, act).catch(() => false))) loose.push(act)
+    coming.delete(act.id)
+  }
+  /** A clock that went back must not turn round what was done: each act is later than the one before. */
+  const inTime = (act: Of): Of => {
+    const { doneAt } = act as { doneAt?: number }
+    if (typeof doneAt !== 'number') return act
+    if (doneAt < last - CLOCK_SLACK_MS) setState({ clockBack: last - doneAt })
+    last = Math.max(doneAt, last + 1)
+    return { ...act, doneAt: last }
   }
 
   return {
     store,
     record(act) {
-      setState({ acts: [...getState().acts, act] })
-      setWaiting([...getState().waiting, act])
-      void sendAll()
+      const timed = inTime(act)
+      coming.set(timed.id, timed)
+      setState({ acts: [...getState().acts, timed], waiting: [...getState().waiting, timed] })
+      void keep(timed).then(sendAll)
+    },
+    async refresh() {
+      const found = await load?.().catch(() => null)
+      if (!found) return
+      const { acts, waiting } = getState()
+      const had = new Set(acts.map(({ id }) => id))
+      if (found.every(({ id }) => had.has(id))) return
+      setState({ acts: together(together(acts, found), waiting) })
+    },
+    forgetRefused() {
+      void queue.forgetRefused(of).then(show, () => undefined)
     },
     start() {
-      const waiting = kept<Of>(shelf, key)
-      setState({ acts: together(getState().acts, waiting) })
-      setWaiting(together(waiting, getState().waiting))
-      const online = () => void sendAll()
-      window.addEventListener('online', online)
-      void sendAll()
+      const earlier = fromShelf<Of>(shelf, `regla acts ${of}`)
+      const begin = async () => {
+        for (const act of earlier) await keep(act)
+        const sent = await queue.sent(of, new Set(known.map(({ id }) => id))).catch(() => [])
+        const waiting = await queue.waiting(of).catch(() => [])
+        const here = together(together(sent as Of[], waiting as Of[]), loose)
+        // what the page has from the server stands as it is there
+        setState({ acts: together(here, getState().acts).sort(byTime) })
+        sendAll()
+      }
+      void begin()
+      const soon = () => sendAll()
+      const shown = () => document.visibilityState === 'visible' && sendAll()
+      window.addEventListener('online', soon)
+      if (typeof document !== 'undefined') document.addEventListener('visibilitychange', shown)
       return () => {
-        window.removeEventListener('online', online)
+        window.removeEventListener('online', soon)
+        if (typeof document !== 'undefined') document.removeEventListener('visibilitychange', shown)
         if (timer) clearTimeout(timer)
       }
     },

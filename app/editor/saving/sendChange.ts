@@ -15,8 +15,11 @@ export class NoAnswer extends Error {
 /** Answers that say why nothing was saved: the database is shut, the disk is full, this browser has to sign in. */
 const SAYS_WHY: Readonly<Record<number, NoAnswer['cause']>> = { 401: 'signedOut', 503: 'shut', 507: 'full' }
 
-/** Posts something and reads what comes back. Throws `NoAnswer` where no answer came that can be read. */
-async function post(url: string, body: unknown): Promise<unknown> {
+/** Answers that ask to come again later, though they say no. */
+const LATER: readonly number[] = [408, 425, 429]
+
+/** Posts something and reads what comes back; of what the server will never take, `refused`. Throws `NoAnswer` where no answer came that can be read. */
+async function post(url: string, body: unknown, refused?: unknown): Promise<unknown> {
   try {
     const response = await fetch(url, {
       method: 'POST',
@@ -25,7 +28,9 @@ async function post(url: string, body: unknown): Promise<unknown> {
       signal: AbortSignal.timeout(ANSWER_WITHIN_MS),
     })
     const why = SAYS_WHY[response.status]
-    if (why || response.status >= 500) throw new NoAnswer(why ?? 'unreachable')
+    if (why || response.status >= 500 || LATER.includes(response.status))
+      throw new NoAnswer(why ?? 'unreachable')
+    if (refused !== undefined && response.status >= 400) return refused
     return (await response.json()) as unknown
   } catch (error) {
     if (error instanceof NoAnswer) throw error
@@ -40,10 +45,24 @@ export async function sendChange(url: string, request: PageRequest): Promise<Pag
   return (await post(url, request)) as PageAnswer
 }
 
-/** Sends what was done at a wall; whether the server kept it. Throws `NoAnswer` where none came. */
+/**
+ * Sends what was done at a wall, with what this device's clock shows as it is sent; whether the server kept it. Throws `NoAnswer` where none
+ * came.
+ */
 export async function sendActs(url: string, acts: readonly { readonly id: string }[]): Promise<boolean> {
-  const answer = (await post(url, acts)) as { kept?: boolean }
+  const answer = (await post(url, { sentAt: Date.now(), acts }, { kept: false })) as { kept?: boolean }
   return answer.kept === true
+}
+
+/** What the server has of what was done. Throws `NoAnswer` where no answer came. */
+export async function loadActs<Of>(url: string): Promise<readonly Of[]> {
+  try {
+    const response = await fetch(url, { signal: AbortSignal.timeout(ANSWER_WITHIN_MS) })
+    if (!response.ok) throw new NoAnswer('unreachable')
+    return ((await response.json()) as { acts: readonly Of[] }).acts
+  } catch {
+    throw new NoAnswer('unreachable')
+  }
 }
 
 /** Sends a change while the page is being left. What is too large for that stays in the browser alone. */

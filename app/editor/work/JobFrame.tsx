@@ -2,7 +2,7 @@ import { Link } from 'react-router'
 import { styled } from 'styled-components'
 import type { Saver } from '~/editor/saving/saver'
 import { SavingTools, SavingTrouble } from '~/editor/SavingBar'
-import { boardsText, orderText, shoppingText, supplyText } from '~/messages'
+import { boardsText, logText, orderText, shoppingText, supplyText } from '~/messages'
 import { AnywhereButtons } from '~/ui/anywhere'
 import { Logo } from '~/ui/Logo'
 import { PageHeader, Trail } from '~/ui/PageHeader'
@@ -41,6 +41,7 @@ const PAGES = [
   { path: 'boards/list', name: shoppingText.title },
   { path: 'work', name: orderText.title },
   { path: 'work/today', name: orderText.today },
+  { path: 'log', name: logText.jobTitle },
 ] as const
 export type JobPagePath = (typeof PAGES)[number]['path']
 

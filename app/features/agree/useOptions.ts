@@ -2,6 +2,7 @@ import { useMemo } from 'react'
 import { type ChoiceCost, choiceCost } from '~/core/agree/choiceCost'
 import type { OptionFigures } from '~/core/agree/optionFigures'
 import type { Plan } from '~/core/computePlan'
+import { workWithLearned } from '~/core/log/rates'
 import { planOf } from '~/editor/planOf'
 import { useWorkerAnswer } from '~/editor/useWorkerAnswer'
 import { useOutbox, useWallEditor } from '~/editor/WallEditor'
@@ -37,7 +38,16 @@ export function useOptions() {
       }),
     [identity, workpiece],
   )
-  const asked = useMemo(() => shown.map(({ workpiece: each }) => each), [shown])
+  const { rates } = identity.crew
+  // hours go by the crew's own pace
+  const asked = useMemo(
+    () =>
+      shown.map(({ workpiece: each }): Workpiece => ({
+        ...each,
+        settings: { ...each.settings, work: workWithLearned(each.settings.work, rates) },
+      })),
+    [shown, rates],
+  )
   const { answer, searching, failed } = useWorkerAnswer(asked, findFigures, true)
   const options = useMemo(
     () =>

@@ -6,9 +6,11 @@ import { AnywhereContext, type AnywhereSheet } from '~/ui/anywhere'
 import { useFocusKept } from '~/ui/useFocusKept'
 import { useKept } from '~/ui/useKept'
 import { FindSheet } from './FindSheet'
+import { NewBuild } from './NewBuild'
 import { KeysSheet } from './KeysSheet'
+import { useOffline } from './useOffline'
 
-const STAGES = ['measure', 'layout', 'mark', 'cut', 'buy']
+const STAGES = ['measure', 'layout', 'mark', 'cut', 'buy', 'fit', 'finish', 'log']
 
 function isTyping(target: EventTarget | null): boolean {
   return (
@@ -25,6 +27,7 @@ export function Anywhere({ children }: { children: React.ReactNode }) {
   const navigate = useNavigate()
   const { pathname } = useLocation()
   useFocusKept(pathname)
+  const takeBuild = useOffline(pathname)
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'k') {
@@ -57,6 +60,7 @@ export function Anywhere({ children }: { children: React.ReactNode }) {
   return (
     <AnywhereContext value={setSheet}>
       <UNSAFE_PortalProvider getContainer={() => opened.current}>
+        {takeBuild ? <NewBuild onTake={takeBuild} /> : null}
         {children}
         <FindSheet open={sheet === 'find'} onClose={close} />
         <KeysSheet

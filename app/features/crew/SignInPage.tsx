@@ -1,6 +1,8 @@
+import { useEffect } from 'react'
 import { Form } from 'react-router'
 import { styled } from 'styled-components'
 import { crewText } from '~/messages'
+import { forgetPages } from '~/offline/register'
 import { Button } from '~/ui/Button'
 import { Logo } from '~/ui/Logo'
 import { Alert, PageMain, Row, Sheet, Soft } from '~/ui/page'
@@ -23,6 +25,8 @@ export interface SignInPageProps {
 
 /** The way in: with a passphrase, or with a code shown on the desk. */
 export function SignInPage({ to, code, nobodyYet, said }: SignInPageProps) {
+  // pages that are kept on this device hold other people's walls
+  useEffect(() => forgetPages(), [])
   const withCode = (
     <Form method="post" key="code">
       <Sheet>

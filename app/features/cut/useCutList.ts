@@ -1,21 +1,11 @@
-import { useCallback, useMemo } from 'react'
-import { useStore } from 'zustand'
-import { freezeList, type SinceRelease, sinceRelease, type ToRelease } from '~/core/asbuilt/freeze'
-import { letterOf, type Release, releasedRows, releaseOf } from '~/core/asbuilt/release'
+import { useMemo } from 'react'
+import { type SinceRelease, sinceRelease, type ToRelease } from '~/core/asbuilt/freeze'
+import { letterOf, type Release, releasedRows } from '~/core/asbuilt/release'
 import { type CutCard, cutCards, type RowFacts } from '~/core/cutting/cutCards'
-import { toRelease } from '~/core/cutting/toRelease'
-import { newToken } from '~/editor/saving/browserSaver'
-import { useOutbox, useSaver, useWallEditor } from '~/editor/WallEditor'
+import { type PieceAct, useRelease } from '~/editor/useRelease'
+import { useWallEditor } from '~/editor/WallEditor'
 import type { CutRow } from '~/core/pieces'
-import type { Act, ReleasedPiece } from '~/model'
-
-type Happened = Exclude<Act, { kind: 'released' | 'marked' | 'unmarked' | 'cut' | 'uncut' | 'flawed' }>
-/** What is done to one piece, without what the hook adds. */
-export type PieceAct = Happened extends infer Each
-  ? Each extends Happened
-    ? Omit<Each, 'id' | 'doneAt' | 'release' | 'piece'>
-    : never
-  : never
+import type { ReleasedPiece } from '~/model'
 
 export interface CutList {
   /** The list at the saw; null where none was released. */
@@ -42,12 +32,8 @@ function factsBy(release: Release | null, plan: ToRelease) {
 
 /** The cut list of the wall in hand: the released one with what happened to it, else the plan's. */
 export function useCutList(): CutList {
-  const { workpiece, plan: wallPlan } = useWallEditor()
-  const outbox = useOutbox()
-  const saver = useSaver()
-  const plan = useMemo(() => toRelease(wallPlan, workpiece), [wallPlan, workpiece])
-  const acts = useStore(outbox.store, (state) => state.acts)
-  const release = useMemo(() => releaseOf(acts), [acts])
+  const { workpiece } = useWallEditor()
+  const { plan, release, freeze, record } = useRelease()
   // ticks leave the rows as they are: only a new list, a new reading or another saw draws them anew
   const readings = release?.pieces.map(({ read }) => read).join(' ')
   const rows = useMemo(
@@ -66,25 +52,6 @@ export function useCutList(): CutList {
     () => (release ? sinceRelease(release, plan) : null),
     // eslint-disable-next-line react-hooks/exhaustive-deps -- by which pieces are cut and which list it is
     [listId, plan, release?.pieces.map(({ cutAt }) => (cutAt === null ? 0 : 1)).join('')],
-  )
-  const freeze = useCallback(() => {
-    outbox.record({
-      id: newToken(),
-      kind: 'released',
-      revisions: saver.store.getState().held.map(({ revision }) => revision),
-      pieces: freezeList(plan, outbox.store.getState().acts),
-      doneAt: Date.now(),
-    })
-  }, [outbox, saver, plan])
-  const record = useCallback(
-    (names: readonly string[], act: PieceAct) => {
-      if (listId === undefined) return
-      const doneAt = Date.now()
-      names.forEach((piece, i) =>
-        outbox.record({ ...act, id: newToken(), release: listId, piece, doneAt: doneAt + i } as Act),
-      )
-    },
-    [outbox, listId],
   )
   return { release, since, cards, freeze, record }
 }

@@ -2,9 +2,11 @@ import { Check } from 'lucide-react'
 import { useMemo, useState, useSyncExternalStore } from 'react'
 import { styled } from 'styled-components'
 import { useStore } from 'zustand'
+import { pulledOff } from '~/core/asbuilt/pulledOff'
 import { type FinishItem, finishList } from '~/core/finish/finishList'
 import { type FinishDone, finishDone, waitsFor } from '~/core/finish/finishState'
 import type { Frame } from '~/drawing/view/frame'
+import { StageClock } from '~/editor/StageClock'
 import { newToken } from '~/editor/saving/browserSaver'
 import { useAwake } from '~/editor/useAwake'
 import { useOutbox, useWallEditor } from '~/editor/WallEditor'
@@ -62,7 +64,8 @@ export function FinishStage() {
   const { plan, workpiece, wording } = useWallEditor()
   const outbox = useOutbox()
   const acts = useStore(outbox.store, (state) => state.acts)
-  const items = useMemo(() => finishList(workpiece, plan), [workpiece, plan])
+  const pulled = useMemo(() => pulledOff(acts), [acts])
+  const items = useMemo(() => finishList(workpiece, plan, pulled), [workpiece, plan, pulled])
   const done = useMemo(() => finishDone(acts), [acts])
   useAwake()
   const toDo = items.filter(({ told }) => !told)
@@ -100,6 +103,7 @@ export function FinishStage() {
         ) : null}
       </Drawn>
       <Side aria-label={finishWords.list}>
+        <StageClock stage="finish" />
         <Small>{finishWords.caution}</Small>
         <ol>
           {items.map((item) => (

@@ -1,16 +1,20 @@
 import { styled } from 'styled-components'
+import { LEVEL_FROM, type LevelFrom } from '~/core/marks/markWalk'
 import { type Datum, type Edge, spacerBlock } from '~/core/marks/runningMarks'
 import { rulesOf } from '~/core/patterns/rules'
 import { useWallEditor } from '~/editor/WallEditor'
 import { WallStage } from '~/editor/WallStage'
 import { Drawn, Heading, Side, Split } from '~/editor/Workbench'
-import { patternWords, sayWithUnit } from '~/messages'
+import { patternWords, sayWithUnit, stepText } from '~/messages'
 import { Fractions } from '~/ui/Fractions'
 import { Row, Soft } from '~/ui/page'
 import { Picks } from '~/ui/Picks'
 import { narrow, space } from '~/ui/theme'
+import { StageClock } from '~/editor/StageClock'
+import { ToolAdvice } from '~/editor/ToolAdvice'
 import { BlockCards } from './BlockCards'
 import { CompanionMarks } from './CompanionMarks'
+import { EvenFold } from './EvenFold'
 import { HeightsTable, LaserField } from './HeightsTable'
 import { LineMarks } from './LineMarks'
 import { MarksTable } from './MarksTable'
@@ -33,13 +37,21 @@ const AtWall = styled(Drawn)`
 /** Stage: where the tape goes. */
 export function MarkStage() {
   const { plan, workpiece } = useWallEditor()
-  const { datum, edge, line, laser, heightsFrom, hook, at, keep } = useMarkHabits()
+  const { datum, edge, line, laser, heightsFrom, hook, levelFrom, at, keep } = useMarkHabits()
   const { tape } = workpiece.settings
   const counts = rulesOf(plan.layout).counts(plan.layout.design)
   return (
     <Split>
       <AtWall>
-        <MarkWalk datum={datum} edge={edge} hook={hook} at={at} keep={keep} />
+        <MarkWalk
+          datum={datum}
+          edge={edge}
+          hook={hook}
+          laser={heightsFrom === 'laser' ? laser : null}
+          levelFrom={levelFrom}
+          at={at}
+          keep={keep}
+        />
         <Heading>
           <h1>Running marks</h1>
           <Row>
@@ -83,7 +95,18 @@ export function MarkStage() {
         {counts ? <SpacerBlock spacer={spacerBlock(plan.layout, datum, tape, hook)} /> : null}
         <CompanionMarks />
         <BlockCards />
+        <ToolAdvice of={['level', 'laser', 'tapeHook']} />
+        <EvenFold />
+        <Row>
+          <StageClock stage="mark" />
+        </Row>
         <Section aria-label="Heights">
+          <Picks<LevelFrom>
+            label={stepText.levelFrom}
+            value={levelFrom}
+            options={LEVEL_FROM.map((id) => ({ id, text: stepText.levelAt[id] }))}
+            onChange={(next) => keep({ levelFrom: next })}
+          />
           <HeightsTable from={heightsFrom} laser={laser} asked={line !== 'laser'} keep={keep} />
         </Section>
         <Soft>

@@ -1,3 +1,4 @@
+import { LEVEL_FROM, type LevelFrom } from '~/core/marks/markWalk'
 import type { Datum, Edge, Hook } from '~/core/marks/runningMarks'
 import { useKept } from '~/ui/useKept'
 import { useWallEditor } from '~/editor/WallEditor'
@@ -14,6 +15,8 @@ export interface MarkHabits {
   readonly line: Line
   readonly laser: Length
   readonly heightsFrom: 'floor' | 'present' | 'laser'
+  /** Where the level line is struck from. */
+  readonly levelFrom: LevelFrom
   /** The strip the walk stands at. */
   readonly at: string | null
 }
@@ -24,6 +27,7 @@ const START: MarkHabits = {
   line: 'foot',
   laser: inches(48),
   heightsFrom: 'floor',
+  levelFrom: 'highest',
   at: null,
 }
 
@@ -37,6 +41,7 @@ export function useMarkHabits() {
     line: LINES.find((each) => each === kept.line) ?? START.line,
     laser: Number.isFinite(kept.laser) ? nearestNanometer(kept.laser) : START.laser,
     heightsFrom: kept.heightsFrom === 'laser' || kept.heightsFrom === 'present' ? kept.heightsFrom : 'floor',
+    levelFrom: LEVEL_FROM.find((each) => each === kept.levelFrom) ?? START.levelFrom,
     at: typeof kept.at === 'string' ? kept.at : null,
   }
   const hook: Hook = habits.line === 'laser' ? { height: habits.laser } : habits.line

@@ -4,6 +4,7 @@ import { Findings } from '~/editor/Findings'
 import { Matters } from '~/editor/Matters'
 import { useWallEditor } from '~/editor/WallEditor'
 import { WallStage } from '~/editor/WallStage'
+import { ToolAdvice } from '~/editor/ToolAdvice'
 import { Drawn, Heading, Side, Split } from '~/editor/Workbench'
 import { openQuestions } from '~/core/findings/surveyFindings'
 import { inches } from '~/length'
@@ -99,6 +100,7 @@ export function MeasureStage() {
         </Fold>
         <Fold title="Readings" aside={`${survey.readings.length} taken`}>
           <ReadingsPanel />
+          <ToolAdvice of={['tapeHook', 'laser']} />
           <CsvPanel />
         </Fold>
         <Fold

@@ -10,7 +10,7 @@ import { Picks } from '~/ui/Picks'
 import { Row, Soft, Spread } from '~/ui/page'
 import { TextBox } from '~/ui/TextBox'
 import { DayBox } from './DaysPart'
-import type { WorkInHand } from './useWork'
+import type { WorkInHand } from '~/editor/work/useWork'
 
 const ANY = 'any'
 

@@ -1,5 +1,6 @@
-import { orderText, rateName, waitName } from '~/messages'
-import { USUAL_RATES, USUAL_WAITS, WAITS, type Work, type WorkRates } from '~/model'
+import type { LearnedRate } from '~/core/log/rates'
+import { logText, orderText, rateName, rateSaid, waitName } from '~/messages'
+import { type LearnedKey, USUAL_RATES, USUAL_WAITS, WAITS, type Work, type WorkRates } from '~/model'
 import { NumberBox } from '~/ui/NumberBox'
 import { Fold } from '~/ui/Fold'
 import { Soft } from '~/ui/page'
@@ -12,13 +13,20 @@ const BY_TOOL = ['coatBoard', 'wallFeet'] as const
 /** How long things take and dry: the crew's own figures, usual ones to begin with. */
 export function RatesPart({
   work,
+  learned,
   change,
 }: {
   readonly work: Work
+  /** What the crew's logs show: it takes the place of what is usual. */
+  readonly learned: readonly Pick<LearnedRate, 'rate' | 'median' | 'jobs'>[]
   readonly change: (patch: Partial<Work>) => void
 }) {
   const { rates, waits, paintWith } = work
   const setRate = (patch: Partial<WorkRates>) => change({ rates: { ...rates, ...patch } })
+  const noted = (key: LearnedKey, usual: boolean) => {
+    const found = usual ? learned.find(({ rate }) => rate === key) : undefined
+    return found ? { note: `${rateSaid(found.median)} ${logText.fromLog(found.jobs)}` } : own(usual)
+  }
   const own = (is: boolean) => (is ? {} : { note: orderText.ownRate })
   return (
     <>
@@ -29,7 +37,7 @@ export function RatesPart({
             key={key}
             label={rateName(key)}
             value={rates[key]}
-            {...own(rates[key] === USUAL_RATES[key])}
+            {...noted(key as LearnedKey, rates[key] === USUAL_RATES[key])}
             most={key === 'day' ? 24 : 10_000}
             onDone={(value) => setRate({ [key]: value ?? 0 })}
           />
@@ -39,7 +47,7 @@ export function RatesPart({
             key={key}
             label={`${rateName(key)}, ${paintWith}`}
             value={rates[key][paintWith]}
-            {...own(rates[key][paintWith] === USUAL_RATES[key][paintWith])}
+            {...noted(`${key}.${paintWith}`, rates[key][paintWith] === USUAL_RATES[key][paintWith])}
             most={key === 'coatBoard' ? 600 : 10_000}
             onDone={(value) => setRate({ [key]: { ...rates[key], [paintWith]: value ?? 0 } })}
           />

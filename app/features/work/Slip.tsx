@@ -3,7 +3,7 @@ import { useWorkerAnswer } from '~/editor/useWorkerAnswer'
 import { orderText, taskName, whenText } from '~/messages'
 import { Soft } from '~/ui/page'
 import { findPlan } from '~/workers/workClient'
-import type { WorkInHand } from './useWork'
+import type { WorkInHand } from '~/editor/work/useWork'
 
 /** What the last task that takes longer does to the end: the same plan without it stands beside it. */
 export function Slip({ inHand }: { readonly inHand: WorkInHand }) {

@@ -1,6 +1,7 @@
 import { Check, X } from 'lucide-react'
 import { Link as RouterLink } from 'react-router'
 import { styled } from 'styled-components'
+import { countedOf } from '~/core/log/counted'
 import type { PlannedTask } from '~/core/sequence/planWork'
 import { unseen } from '~/core/sequence/workState'
 import {
@@ -23,7 +24,8 @@ import { NumberBox } from '~/ui/NumberBox'
 import { Row, Sheet, Soft } from '~/ui/page'
 import { Toggle } from '~/ui/Toggle'
 import { space, type } from '~/ui/theme'
-import type { WorkInHand } from './useWork'
+import { TaskClock } from './TaskClock'
+import type { WorkInHand } from '~/editor/work/useWork'
 
 const Head = styled.div`
   display: grid;
@@ -113,7 +115,7 @@ export function TaskTick({
   readonly inHand: WorkInHand
 }) {
   const { task, done } = planned
-  const { state, record, member, places, at } = inHand
+  const { state, record, member, places, at, rooms, work } = inHand
   const name = taskName(task, places)
   const isBarred = done === null && unseen(state, task.cautions, member).length > 0
   return (
@@ -122,7 +124,11 @@ export function TaskTick({
       isSelected={done !== null}
       isDisabled={isBarred}
       onChange={(is) =>
-        record(is ? { kind: 'taskDone', task: task.id, at: at() } : { kind: 'taskOpen', task: task.id })
+        record(
+          is
+            ? { kind: 'taskDone', task: task.id, at: at(), counted: countedOf(task, rooms, work) }
+            : { kind: 'taskOpen', task: task.id },
+        )
       }
     >
       {done === null ? null : <Check size={26} aria-hidden />}
@@ -161,6 +167,7 @@ export function TaskPanel({
         </Button>
       </Head>
       {isBarred ? <Soft>{orderText.seenFirst}</Soft> : null}
+      {done === null ? <TaskClock task={task} inHand={inHand} /> : null}
       <Cautions planned={planned} inHand={inHand} />
       {done === null ? (
         <div>

@@ -6,8 +6,9 @@ import { JobFrame } from '~/editor/work/JobFrame'
 import { checkText, dayLong, durationText, orderText, taskName, timeText, toolText } from '~/messages'
 import { PageMain, Row, Sheet, Soft } from '~/ui/page'
 import { type } from '~/ui/theme'
+import { TaskClock } from './TaskClock'
 import { Cautions, TaskTick } from './TaskPanel'
-import { useWork, type WorkData } from './useWork'
+import { useWork, type WorkData } from '~/editor/work/useWork'
 
 const Big = styled.h2`
   font-size: ${type.lead};
@@ -89,6 +90,7 @@ function TodayTask({
         </div>
       </Row>
       <Cautions planned={planned} inHand={inHand} />
+      <TaskClock task={task} inHand={inHand} />
       {task.checks.length > 0 ? (
         <ul>
           {task.checks.map((check) => (

@@ -32,7 +32,7 @@ import { Slip } from './Slip'
 import { TaskList, type TaskRow } from './TaskList'
 import { taskRows } from './taskRows'
 import { TaskPanel } from './TaskPanel'
-import { useWork, type WorkData, type WorkInHand } from './useWork'
+import { useWork, type WorkData, type WorkInHand } from '~/editor/work/useWork'
 import { WorkSentence } from './WorkSentence'
 
 const WorkChart = lazy(() => import('./WorkChart'))
@@ -259,7 +259,7 @@ function Plans({
       <ForwardPart inHand={inHand} />
       <DaysPart work={work} change={change} />
       <div>
-        <RatesPart work={work} change={change} />
+        <RatesPart work={work} learned={inHand.learned} change={change} />
         <OwnPart
           inHand={inHand}
           tasks={rows

@@ -117,6 +117,8 @@ export const acts = sqliteTable(
     /** When it was done, by the client's clock, and when it came here. */
     doneAt: integer('done_at').notNull(),
     createdAt: integer('created_at').notNull(),
+    /** How far behind the server's clock the client's was as it sent it, in milliseconds. */
+    clockOff: integer('clock_off').notNull().default(0),
   },
   (table) => [index('acts_by_wall').on(table.wallId, table.doneAt)],
 )

@@ -1,4 +1,4 @@
-import { type Length, nearestNanometer, ZERO } from '~/length'
+import { type Length, nearestNanometer, subtractLengths, ZERO } from '~/length'
 import type { Boxes, Ends, SpacingOf } from '~/model'
 import {
   boundsOf,
@@ -20,7 +20,7 @@ import {
 } from '../../layout/layout'
 import { materialIn } from '../../layout/field'
 import { sectionsBeside } from '../../layout/sections'
-import { countChoices, placeStrips } from '../../spacing'
+import { countChoices, type Placement, placeStrips } from '../../spacing'
 import type { Obstacle } from '../../survey/obstacles'
 import { profileAt } from '../../survey/profile'
 import { courseAt, onLine, type RuleLine, type WallLines } from '../../survey/wallLines'
@@ -180,7 +180,7 @@ function splitAtBends(section: Section, { lines, design }: LayInput): Section[] 
 }
 
 /** A box in its row, and what its margins are measured from. */
-type Placed = Pick<BoxFrame, 'outline' | 'below' | 'above'>
+type PlacedBox = Pick<BoxFrame, 'outline' | 'below' | 'above'>
 
 function boundedBy(row: Row, free: { bottom: number; top: number }, head: number, lines: WallLines) {
   const low = row.below?.top ?? lines.baseTop
@@ -195,7 +195,7 @@ function placeRow(
   row: Row,
   index: number,
   input: LayInput,
-): { sections: SectionPlace[]; outlines: Placed[] } {
+): { sections: SectionPlace[]; outlines: PlacedBox[] } {
   const { design, left, right, obstacles } = input
   const ends = [left, right].map((x) => boundsAt(row, input, x === left ? left + 1 : right - 1))
   const at = [left, right]
@@ -205,14 +205,14 @@ function placeRow(
   }
   const moulding = materialIn(input, design.boxes.moulding)
   const sections: SectionPlace[] = []
-  const outlines: Placed[] = []
+  const outlines: PlacedBox[] = []
   for (const section of sectionsBeside(left, right, range, obstacles).flatMap((s) =>
     splitAtBends(s, input),
   )) {
     const id = index === 0 ? section.id : `row${index + 1}-${section.id}`
     const span = nearestNanometer(section.right - section.left)
     const own = design.sectionOwn[id]?.strips ?? (section.id === 'all' ? design.boxes.count : null)
-    const placement = placeBoxes(design.boxes, span, own)
+    const placement = builtBoxes(design, id, span) ?? placeBoxes(design.boxes, span, own)
     if (!placement || section.free.length === 0) {
       const needed = nearestNanometer(moulding.width * LEAST_WIDTHS + 2 * design.boxes.margin)
       if (section.free.length > 0)
@@ -228,7 +228,8 @@ function placeRow(
     }
     const found = section.free.flatMap((free) =>
       placement.gaps.map((gap, i) => {
-        const from = section.left + (placement.nearEdges[i] ?? 0) + design.boxes.margin
+        const from =
+          section.left + (placement.nearEdges[i] ?? 0) + (placement.widths?.[i] ?? design.boxes.margin)
         const outline = withLongSides(outlineIn(input, row, free, from, from + gap), moulding.width)
         return { outline, ...boundedBy(row, free, input.head, input.lines) }
       }),
@@ -239,6 +240,28 @@ function placeRow(
     sections.push({ ...section, id, row: index, placement, issue: null, shifted: ZERO })
   }
   return { sections, outlines }
+}
+
+/** Boxes where they were built: what lies between them and beside them are the margins, as wide as they are; null where nothing was. */
+function builtBoxes({ sectionOwn, boxes }: LayInput['design'], id: string, span: Length): Placement | null {
+  const places = sectionOwn[id]?.places
+  if (!places) return null
+  const edges = places.map(({ right }) => right)
+  const nearEdges = [ZERO, ...edges]
+  const widths = [...places.map(({ left }) => left), span].map((to, i) =>
+    subtractLengths(to, nearEdges[i] ?? ZERO),
+  )
+  // what lies over another, or off the wall, can't be built
+  if (widths.some((width) => width < 0)) return null
+  return {
+    span,
+    stripWidth: boxes.margin,
+    nearEdges,
+    leftEnd: ZERO,
+    rightEnd: ZERO,
+    gaps: places.map(({ left, right }) => subtractLengths(right, left)),
+    widths,
+  }
 }
 
 /** Boxes on a span: the count asked for, else the one nearest to the wish, limits or not; null when none fits. */

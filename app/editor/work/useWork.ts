@@ -1,13 +1,14 @@
 import { useCallback, useEffect, useMemo, useState } from 'react'
 import { useSearchParams } from 'react-router'
 import { useStore } from 'zustand'
+import { type LearnedRate, workWithLearned } from '~/core/log/rates'
 import { atMinute } from '~/core/sequence/dates'
 import { taskId } from '~/core/sequence/roomMaker'
 import { workState } from '~/core/sequence/workState'
 import { browserWorkOutbox, newToken } from '~/editor/saving/browserSaver'
-import { inScope, scopeOf } from '~/editor/work/scope'
-import { useJobFacts, type WallBodies } from '~/editor/work/useJobFacts'
-import { type SettingsPage, useJobSettings } from '~/editor/work/useJobSettings'
+import { inScope, scopeOf } from './scope'
+import { useJobFacts, type WallBodies } from './useJobFacts'
+import { type SettingsPage, useJobSettings } from './useJobSettings'
 import { useWorkerAnswer } from '~/editor/useWorkerAnswer'
 import type { Wording } from '~/messages'
 import type { WorkAct } from '~/model'
@@ -20,6 +21,8 @@ export interface WorkData extends SettingsPage {
   readonly walls: readonly (WallBodies & { readonly cut: boolean })[]
   readonly unreadable: readonly string[]
   readonly workActs: readonly WorkAct[]
+  /** What the crew's logs tell of its pace. */
+  readonly learned: readonly Pick<LearnedRate, 'rate' | 'median' | 'low' | 'high' | 'jobs'>[]
   readonly member: string | null
 }
 
@@ -88,7 +91,11 @@ export function useWork(job: WorkData, serverNow: number) {
     () => [...acts, ...job.walls.filter(({ cut }) => cut).map(({ id }) => cutAlready(id, now))],
     [acts, job, now],
   )
-  const asked = useMemo((): WorkAsked => ({ rooms, work, acts: happened, now }), [rooms, work, happened, now])
+  const paced = useMemo(() => workWithLearned(work, job.learned), [work, job.learned])
+  const asked = useMemo(
+    (): WorkAsked => ({ rooms, work: paced, acts: happened, now }),
+    [rooms, paced, happened, now],
+  )
   const [stopped, setStopped] = useState<WorkAsked | null>(null)
   const wants = facts.known && rooms.length > 0 && stopped !== asked
   const { answer: plan, searching, failed } = useWorkerAnswer(asked, findPlan, wants)
@@ -126,6 +133,8 @@ export function useWork(job: WorkData, serverNow: number) {
     state: useMemo(() => workState(happened), [happened]),
     record,
     asked,
+    paced,
+    learned: job.learned,
     plan,
     searching: wants && searching,
     failed: failed || facts.failed,

@@ -1,0 +1,63 @@
+import { Workbox } from 'workbox-window'
+import { createStore } from 'zustand/vanilla'
+import { DATA, PAGES, wallOf } from './kept'
+
+/** What the page knows of its worker: whether this wall is kept, and how to take a newer build that waits. */
+export const offline = createStore<{ readonly kept: string | null; readonly take: (() => void) | null }>(
+  () => ({
+    kept: null,
+    take: null,
+  }),
+)
+
+let worker: Workbox | null = null
+
+/** Keeps the stages of the wall whose page is open; told when they are there. */
+export async function keepWall(pathname: string): Promise<void> {
+  const wall = wallOf(pathname)
+  if (!worker || !wall || offline.getState().kept === wall) return
+  await navigator.serviceWorker.ready
+  const said: unknown = await worker.messageSW({ type: 'KEEP', wall })
+  if (said === 'kept') offline.setState({ kept: wall })
+}
+
+/** Not at every press: once it has been quiet for so long. */
+const KEEP_AGAIN_MS = 6_000
+let again: ReturnType<typeof setTimeout> | null = null
+
+/** Something of the open wall was saved: what is kept of it is taken anew, once it has been quiet. */
+export function wallChanged(): void {
+  if (!worker || !wallOf(location.pathname)) return
+  if (again) clearTimeout(again)
+  again = setTimeout(() => {
+    offline.setState({ kept: null })
+    void keepWall(location.pathname).catch(() => undefined)
+  }, KEEP_AGAIN_MS)
+}
+
+/** Forgets all pages that are kept: whoever signs out leaves nothing behind. */
+export function forgetPages(): void {
+  if (typeof caches === 'undefined') return
+  for (const name of [PAGES, DATA]) void caches.delete(name).catch(() => undefined)
+}
+
+/** Registers the worker where there can be one: not on plain http on a network, not while developing. */
+export function registerWorker(): void {
+  if (!('serviceWorker' in navigator) || import.meta.env.DEV) return
+  const made = new Workbox('/sw.js', { scope: '/' })
+  made.addEventListener('waiting', () =>
+    offline.setState({
+      take: () => {
+        made.addEventListener('controlling', () => location.reload())
+        made.messageSkipWaiting()
+      },
+    }),
+  )
+  made.register().then(
+    () => {
+      worker = made
+      void keepWall(location.pathname)
+    },
+    () => undefined,
+  )
+}

@@ -1,0 +1,25 @@
+import type { Route } from './+types/tools'
+import { ToolsPage } from '~/features/tools/ToolsPage'
+import { onDatabase } from '~/server/database.server'
+import { habitSettings, lastJob } from '~/server/habits.server'
+import { yardActsOf } from '~/server/yard.server'
+
+export const meta = () => [{ title: 'Prove your tools · Regla' }]
+
+export function loader() {
+  return onDatabase((db) => {
+    const last = lastJob(db)
+    const settings = last && habitSettings(db, last.id)
+    const acts = yardActsOf(db).filter(({ kind }) => kind === 'toolProved')
+    return {
+      acts,
+      units: settings?.units ?? ('inches' as const),
+      tape: settings?.tape ?? ('1/16' as const),
+      fit: settings?.fit ?? null,
+    }
+  })
+}
+
+export default function Tools({ loaderData }: Route.ComponentProps) {
+  return <ToolsPage {...loaderData} />
+}
