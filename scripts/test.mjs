@@ -22,7 +22,8 @@ async function checks(list) {
             if (status === 0) results.passed++
             else {
               results.failed++
-              failures.push(name)
+              // its last lines come again at the end: they are what a log that is cut short still holds
+              failures.push(`${name}:\n${said.trimEnd().split('\n').slice(-30).join('\n')}`)
             }
             resolve([name, status === 0])
           })

@@ -1,5 +1,7 @@
 import { lookInto, newWall, openWall, startTarget } from './target'
 
+const pause = (ms: number) => new Promise((done) => setTimeout(done, ms))
+
 /** Kills the server while it saves, again and again: what it said was saved must be there, and the file be sound. */
 export async function killWhileSaving(times: number) {
   const found = { kills: times, saidSaved: 0, lost: 0, unsound: 0 }
@@ -21,7 +23,9 @@ export async function killWhileSaving(times: number) {
         found.saidSaved += 1
       }
     })()
-    await new Promise((done) => setTimeout(done, 30 + Math.random() * 170))
+    // on a slow machine the first save may take longer than any pause: a kill before it would show nothing
+    for (let waited = 0; said === 0 && waited < 10_000; waited += 10) await pause(10)
+    await pause(Math.random() * 170)
     await target.kill('SIGKILL')
     going = false
     await saving

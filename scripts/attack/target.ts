@@ -27,8 +27,8 @@ export interface Answered {
   readonly ms: number
 }
 
-// apart from those of others that run beside it
-let ports = 20_000 + ((process.pid * 14) % 20_000)
+// apart from those of others that run beside it, and below those a system hands out to clients (from 32 768 on)
+let ports = 20_000 + ((process.pid * 14) % 12_000)
 
 export function newFile(): string {
   return join(mkdtempSync(join(tmpdir(), 'regla-attack-')), 'regla.db')
@@ -114,10 +114,8 @@ export async function startTarget(
       done()
     }),
   )
-  for (let tries = 0; tries < 300; tries++) {
-    if (said.includes('Regla is at')) break
+  for (let tries = 0; tries < 1200 && !said.includes('Regla is at') && child.exitCode === null; tries++)
     await new Promise((done) => setTimeout(done, 50))
-  }
   return {
     port,
     file,
