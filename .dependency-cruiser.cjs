@@ -19,7 +19,7 @@ module.exports = {
       to: {
         dependencyTypes: ['core', 'npm'],
         pathNot:
-          'node_modules/(zod|papaparse|@types/papaparse|fraction\\.js|polygon-clipping|colord|ml-matrix|@internationalized/date)/',
+          'node_modules/(zod|papaparse|@types/papaparse|fraction\\.js|polygon-clipping|colord|ml-matrix|@internationalized/date|ics|svg-parser|@types/svg-parser|svgpath|dxf-parser)/',
       },
     },
     {

@@ -49,6 +49,8 @@ export default [
   route('jobs/:jobId/work/document', 'routes/work-document.ts'),
   route('jobs/:jobId/work/acts', 'routes/work-acts.ts'),
   route('jobs/:jobId/log', 'routes/job-log.tsx'),
+  route('jobs/:jobId/paper', 'routes/job-paper.tsx'),
+  route('jobs/:jobId/paper/:file', 'routes/paper-file.ts'),
   route('jobs/:jobId/client', 'routes/job-client.tsx'),
   route('jobs/:jobId/house', 'routes/house.ts'),
   route('c/:token', 'routes/client.ts'),

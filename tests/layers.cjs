@@ -6,11 +6,12 @@ const layers = {
   messages: ['length', 'model', 'core'],
   ui: ['length', 'model', 'messages'],
   drawing: ['length', 'core', 'ui'],
+  paper: ['length', 'model', 'core', 'messages', 'drawing'],
   workers: ['length', 'model', 'core'],
   offline: [],
   editor: ['length', 'model', 'core', 'messages', 'ui', 'drawing', 'workers', 'offline'],
   features: ['length', 'model', 'core', 'messages', 'ui', 'drawing', 'workers', 'editor', 'offline'],
-  server: ['length', 'model', 'core', 'messages'],
+  server: ['length', 'model', 'core', 'messages', 'paper', 'workers'],
   routes: ['length', 'messages', 'editor', 'features', 'server'],
 }
 const inLayer = (name) => `^app/${name}/`

@@ -1,5 +1,5 @@
 import { styled } from 'styled-components'
-import type { BoardPlan, CutBoard } from '~/core/stock'
+import { alikeBoards, type BoardPlan, type CutBoard } from '~/core/stock'
 import { boardsNamed, boardText, leftText, say, sayStock, type Wording } from '~/messages'
 import { Fractions } from '~/ui/Fractions'
 import { space, type } from '~/ui/theme'
@@ -89,24 +89,6 @@ const Labels = styled.div`
     white-space: nowrap;
   }
 `
-
-/** Boards cut alike: the first of them, and the numbers of all. */
-interface AlikeBoards {
-  readonly board: CutBoard
-  readonly numbers: readonly number[]
-}
-
-/** Boards of one length cut into pieces of the same cards, in the same order, are drawn once. */
-function alikeBoards(boards: readonly CutBoard[]): AlikeBoards[] {
-  const found = new Map<string, { board: CutBoard; numbers: number[] }>()
-  for (const board of boards) {
-    const key = [board.length, ...board.pieces.map(({ label, from }) => `${label} ${from}`)].join(' ')
-    const alike = found.get(key)
-    if (alike) alike.numbers.push(board.number)
-    else found.set(key, { board, numbers: [board.number] })
-  }
-  return [...found.values()]
-}
 
 /** Each board with its pieces, the kerfs between them, and what is left; those cut alike once, with their number. */
 export function BoardRows({ plan }: { plan: BoardPlan }) {

@@ -1,11 +1,10 @@
 import { styled } from 'styled-components'
 import type { DayLine, DayPage } from '~/core/log/dayPages'
 import { DAY } from '~/core/sequence/dates'
-import { clockText, dayLong, logText, type taskIdName } from '~/messages'
+import { dayLineText, clockText, dayLong, logText, type taskIdName } from '~/messages'
 import { Button } from '~/ui/Button'
 import { Row, Soft } from '~/ui/page'
 import { space, type } from '~/ui/theme'
-import { dayLineText } from './dayWords'
 
 const Day = styled.section`
   display: grid;

@@ -7,7 +7,10 @@ import type { Piece } from './piece'
 export type PieceCard = Pick<Piece, 'longLength' | 'faceWidth' | 'start' | 'end' | 'notches' | 'laps'>
 
 /** How far behind the end's long point the face stops, from the right edge to the left: places across and setbacks. */
-function endPoints(cut: EndCut, width: number): readonly { readonly y: number; readonly back: number }[] {
+export function endPoints(
+  cut: EndCut,
+  width: number,
+): readonly { readonly y: number; readonly back: number }[] {
   if (cut.kind === 'twoCuts')
     return [
       { y: 0, back: cut.rightBack },

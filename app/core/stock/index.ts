@@ -1,3 +1,4 @@
+export { type AlikeBoards, alikeBoards } from './alikeBoards'
 export {
   addKnownCosts,
   type BoardIssue,

@@ -58,19 +58,28 @@ function nailKind(fixing: Fixing, length: Length): Pick<Nails, 'kind' | 'gauge'>
   return length > LONGEST_BRAD ? { kind: 'finish', gauge: 16 } : { kind: 'brad', gauge: 18 }
 }
 
-/** The places of a piece's nails, on the middle of its face: as many as its length asks for, shared out over what of the middle there is. */
-function nailPlaces({ face, directionDeg }: Piece, length: number, spread: Spread): Point[] {
+/** The middle of a piece's face from end to end, as places on the wall; null where it has none. */
+export function middleOfFace({ face, directionDeg }: Pick<Piece, 'face' | 'directionDeg'>) {
   const u = unitVector(directionDeg)
   const across = face.map(({ x, y }) => y * u.x - x * u.y)
   const middle = (Math.min(...across) + Math.max(...across)) / 2
   const line = { through: { x: -middle * u.y, y: middle * u.x }, directionDeg }
   const span = spanThrough(line, face)
-  if (!span) return []
-  const whole = span.to - span.from
-  const from = Math.min(spread.nailFromEnd, whole / 3)
-  const count = placesAlong(length, spread.nailsApart, spread.nailFromEnd)
+  if (!span) return null
+  return {
+    length: span.to - span.from,
+    at: (along: number): Point => movedFrom(line.through, directionDeg, span.from + along, 0),
+  }
+}
+
+/** Places on the middle of a piece's face: as many as a length asks for, shared out over what of the middle there is. */
+export function placesOn(piece: Piece, length: number, apart: number, end: number): Point[] {
+  const middle = middleOfFace(piece)
+  if (!middle) return []
+  const from = Math.min(end, middle.length / 3)
+  const count = placesAlong(length, apart, end)
   return Array.from({ length: count }, (_, i) =>
-    movedFrom(line.through, directionDeg, span.from + from + ((whole - 2 * from) * i) / (count - 1), 0),
+    middle.at(from + ((middle.length - 2 * from) * i) / (count - 1)),
   )
 }
 
@@ -89,7 +98,7 @@ export function heldBy(pieces: readonly Piece[], workpiece: Workpiece, spread: S
     const nailsAt = (): Point[] => {
       if (nail === null) return []
       const up = standsUp(piece)
-      return nailPlaces(piece, length, spread).filter(({ x, y }) => {
+      return placesOn(piece, length, spread.nailsApart, spread.nailFromEnd).filter(({ x, y }) => {
         const at = up ? y : x
         return !clearOf.some(({ from, to }) => at >= from && at <= to)
       })

@@ -1,6 +1,7 @@
 import type { SceneNode } from '~/core/scene/buildScene'
 import { type Frame, svgPoints } from './frame'
 import type { Palette } from './palette'
+import { SvgText } from './SvgText'
 
 interface Drawn<K extends SceneNode['kind']> {
   readonly node: Extract<SceneNode, { kind: K }>
@@ -48,17 +49,15 @@ export function ItemView({ node, frame, palette }: Drawn<'item'>) {
         stroke={palette.ink}
         strokeWidth={1}
       />
-      <text
+      <SvgText
+        text={node.name}
         x={(left + right) / 2}
-        y={(top + bottom) / 2}
+        y={(top + bottom) / 2 + size * 0.28}
         textAnchor="middle"
-        dominantBaseline="central"
         fontSize={size * 0.8}
         fontWeight={700}
         fill={palette.ink}
-      >
-        {node.name}
-      </text>
+      />
     </g>
   )
 }

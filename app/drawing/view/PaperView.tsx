@@ -1,6 +1,7 @@
 import type { SceneNode } from '~/core/scene/buildScene'
 import { type Frame, svgPoints } from './frame'
 import type { Palette } from './palette'
+import { SvgText } from './SvgText'
 
 /** More repeats than this are a misread figure. */
 const MOST_REPEATS = 60
@@ -48,16 +49,15 @@ export function PaperView({
           />
         ),
       )}
-      <text
+      <SvgText
+        text={String(node.number)}
         x={frame.toX((left + right) / 2)}
         y={top + 13}
         textAnchor="middle"
         fontSize={10}
         fill={ink}
         fillOpacity={0.75}
-      >
-        {node.number}
-      </text>
+      />
     </g>
   )
 }

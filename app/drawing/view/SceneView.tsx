@@ -19,6 +19,8 @@ export interface SceneViewProps {
   readonly deviation?: boolean
   /** Hollows and bellies shaded boldly, as where they are measured; else faintly. */
   readonly flat?: boolean
+  /** A file names its strips and things, by the ids of their nodes. */
+  readonly names?: ReadonlyMap<string, string>
   readonly onPoint?: (stripId: string | null) => void
   readonly onPick?: (stripId: string) => void
 }
@@ -31,6 +33,7 @@ interface StripViewProps extends Pick<SceneViewProps, 'frame' | 'palette'> {
   readonly node: Strip
   readonly lit: boolean
   readonly wrong: boolean
+  readonly name: string | undefined
 }
 
 function samePolygon(a: Strip['polygon'], b: Strip['polygon']): boolean {
@@ -39,21 +42,25 @@ function samePolygon(a: Strip['polygon'], b: Strip['polygon']): boolean {
 
 /** A strip is drawn anew only where it lies otherwise: of a scene made anew most strips stay. */
 const StripView = memo(
-  function StripView({ node, frame, palette, lit, wrong, onPoint, onPick }: StripViewProps) {
+  function StripView({ node, frame, palette, lit, wrong, name, onPoint, onPick }: StripViewProps) {
     const points = svgPoints(node.polygon, frame)
     return (
       <g
+        id={name === undefined ? undefined : node.id}
         data-strip={node.stripId}
         data-lit={lit || undefined}
         onPointerEnter={() => onPoint?.(node.stripId)}
         onClick={() => onPick?.(node.stripId)}
         cursor={onPick ? 'pointer' : undefined}
       >
-        <polygon
-          points={svgPoints(node.polygon, frame, 1.6)}
-          fill={palette.shade}
-          opacity={palette.shadeOpacity ?? 0.55}
-        />
+        {name === undefined ? null : <title>{name}</title>}
+        {palette.shadeOpacity === 0 ? null : (
+          <polygon
+            points={svgPoints(node.polygon, frame, 1.6)}
+            fill={palette.shade}
+            opacity={palette.shadeOpacity ?? 0.55}
+          />
+        )}
         <polygon
           points={points}
           fill={palette.strip}
@@ -73,6 +80,7 @@ const StripView = memo(
     a.palette === b.palette &&
     a.lit === b.lit &&
     a.wrong === b.wrong &&
+    a.name === b.name &&
     a.onPoint === b.onPoint &&
     a.onPick === b.onPick,
 )
@@ -130,13 +138,19 @@ export function SceneView(props: SceneViewProps) {
                 palette={palette}
                 lit={node.stripId === props.selected}
                 wrong={props.flagged.has(node.stripId)}
+                name={props.names?.get(node.id)}
                 onPoint={props.onPoint}
                 onPick={props.onPick}
               />
             )
           case 'thing':
             return (
-              <g key={node.id} data-wrong={props.flagged.has(node.id) || undefined}>
+              <g
+                key={node.id}
+                id={props.names?.has(node.id) ? node.id : undefined}
+                data-wrong={props.flagged.has(node.id) || undefined}
+              >
+                {props.names?.has(node.id) ? <title>{props.names.get(node.id)}</title> : null}
                 <ThingView node={node} frame={frame} palette={palette} />
                 {props.flagged.has(node.id) ? (
                   <polygon

@@ -1,9 +1,14 @@
+import { useContext } from 'react'
+import { FileType, type SetType } from './fileType'
+
 /** How small the figures of a fraction are, and how far the upper one is raised, both by the size of its type. */
 const SMALL = '0.7em'
 const RAISED = 0.32
 
 /** A length as SVG text with its fractions set as fractions, as high as a digit. */
-export function SvgLength({ text, ...rest }: { text: string } & React.SVGProps<SVGTextElement>) {
+export function SvgLength({ text, ...rest }: { text: string } & SetType) {
+  const set = useContext(FileType)
+  if (set) return set(text, rest)
   const parts = text.split(/(\d+\/\d+)/)
   return (
     <text {...rest}>

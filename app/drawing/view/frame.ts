@@ -6,6 +6,8 @@ export interface Frame {
   readonly height: number
   /** Pixels per nanometer. */
   readonly scale: number
+  /** Digits that points are written with: one is enough for a screen, a file says how many it takes. */
+  readonly digits?: number
   readonly toX: (x: number) => number
   readonly toY: (y: number) => number
 }
@@ -31,7 +33,9 @@ export function fitFrame(
   return { ...size, scale, toX: (x) => x0 + x * scale, toY: (y) => y0 - y * scale }
 }
 
-/** An SVG points attribute, to a tenth of a pixel. */
-export function svgPoints(polygon: Polygon, { toX, toY }: Frame, shift = 0): string {
-  return polygon.map(({ x, y }) => `${(toX(x) + shift).toFixed(1)},${(toY(y) + shift).toFixed(1)}`).join(' ')
+/** An SVG points attribute, to the digits of its frame. */
+export function svgPoints(polygon: Polygon, { toX, toY, digits = 1 }: Frame, shift = 0): string {
+  return polygon
+    .map(({ x, y }) => `${(toX(x) + shift).toFixed(digits)},${(toY(y) + shift).toFixed(digits)}`)
+    .join(' ')
 }

@@ -39,3 +39,22 @@ export const SCREEN: Palette = {
   rodEdge: 'var(--rod-edge)',
   rodInk: 'var(--rod-ink)',
 }
+
+/** Paper: black and white, and the tones between that any printer has. */
+export const PRINT: Palette = {
+  wall: '#ffffff',
+  field: '#ffffff',
+  strip: '#e2e2e2',
+  stripEdge: '#000000',
+  shade: '#ffffff',
+  shadeOpacity: 0,
+  ink: '#000000',
+  soft: '#555555',
+  paper: '#ffffff',
+  chalk: '#000000',
+  chalkWash: '#f0f0f0',
+  red: '#000000',
+  rod: '#ffffff',
+  rodEdge: '#777777',
+  rodInk: '#000000',
+}

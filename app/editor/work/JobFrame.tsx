@@ -2,7 +2,7 @@ import { Link } from 'react-router'
 import { styled } from 'styled-components'
 import type { Saver } from '~/editor/saving/saver'
 import { SavingTools, SavingTrouble } from '~/editor/SavingBar'
-import { boardsText, logText, orderText, shoppingText, supplyText } from '~/messages'
+import { boardsText, logText, orderText, paperPageText, shoppingText, supplyText } from '~/messages'
 import { AnywhereButtons } from '~/ui/anywhere'
 import { Logo } from '~/ui/Logo'
 import { PageHeader, Trail } from '~/ui/PageHeader'
@@ -42,6 +42,7 @@ const PAGES = [
   { path: 'work', name: orderText.title },
   { path: 'work/today', name: orderText.today },
   { path: 'log', name: logText.jobTitle },
+  { path: 'paper', name: paperPageText.title },
 ] as const
 export type JobPagePath = (typeof PAGES)[number]['path']
 
@@ -54,7 +55,8 @@ export function JobFrame({
 }: {
   readonly job: { readonly id: string; readonly name: string }
   readonly here: JobPagePath
-  readonly saver: Saver
+  /** Null where nothing of the page is saved. */
+  readonly saver: Saver | null
   readonly children: React.ReactNode
 }) {
   return (
@@ -69,9 +71,9 @@ export function JobFrame({
         </Trail>
         <Row>
           <AnywhereButtons />
-          <SavingTools saver={saver} here={null} />
+          {saver ? <SavingTools saver={saver} here={null} /> : null}
         </Row>
-        <SavingTrouble saver={saver} here={null} />
+        {saver ? <SavingTrouble saver={saver} here={null} /> : null}
       </PageHeader>
       <Tabs aria-label="Pages of this job">
         {PAGES.map(({ path, name }) => (

@@ -17,10 +17,10 @@ import {
   otherWayText,
   ripText,
   workText,
+  rowNames,
 } from '~/messages'
 import type { Workpiece } from '~/model'
 import { Fractions } from '~/ui/Fractions'
-import { rowNames } from './rowNames'
 import { Small } from './Small'
 
 /** What is done about pieces that do not lie flat, those of one way together, told by the worst of them. */

@@ -14,6 +14,7 @@ import {
   groupSettingText,
   jointText,
   materialName,
+  paperPageText,
   sawText,
   setupsText,
   tripsText,
@@ -221,6 +222,9 @@ export function CutStage() {
           <Row>
             <LinkButton href={`${own}/cut/labels`}>{jointText.labels}</LinkButton>
             <LinkButton href={`${own}/cut/ticket`}>{jointText.ticket}</LinkButton>
+            <LinkButton href={`/jobs/${identity.job.id}/paper?wall=${identity.id}`}>
+              {paperPageText.onPaper}
+            </LinkButton>
           </Row>
           <ul aria-label="Cautions">
             {WORK_CAUTIONS.map((caution) => (

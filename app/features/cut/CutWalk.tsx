@@ -18,6 +18,7 @@ import {
   setupsText,
   shortPointText,
   visitOfText,
+  rowNames,
 } from '~/messages'
 import { PieceOnSaw } from '~/drawing/view/PieceOnSaw'
 import { Button } from '~/ui/Button'
@@ -29,7 +30,6 @@ import { boardsHolding } from './boardsHolding'
 import { CardCuts, CardHow } from './CardDetails'
 import { useCutActs } from './CutActs'
 import { PieceTicks, ReadTrue } from './PieceTicks'
-import { rowNames } from './rowNames'
 import { rowStates } from './useCutList'
 import { useSetups } from './useSetups'
 

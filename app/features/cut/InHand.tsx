@@ -10,12 +10,12 @@ import {
   say,
   sayWithUnit,
   shortPointText,
+  rowNames,
 } from '~/messages'
 import { Fractions } from '~/ui/Fractions'
 import { Soft } from '~/ui/page'
 import { narrow, space, type } from '~/ui/theme'
 import { boardsHolding } from './boardsHolding'
-import { rowNames } from './rowNames'
 
 const Panel = styled.section`
   display: grid;

@@ -2,14 +2,21 @@ import { useMemo, useState } from 'react'
 import { styled } from 'styled-components'
 import { kitOf } from '~/core/marks/kit'
 import { useWallEditor } from '~/editor/WallEditor'
-import { endSettingText, jointText, kitText, labelText, materialName, sayWithUnit } from '~/messages'
+import {
+  endSettingText,
+  jointText,
+  kitText,
+  labelText,
+  materialName,
+  sayWithUnit,
+  rowNames,
+} from '~/messages'
 import { Button, LinkButton } from '~/ui/Button'
 import { Fractions } from '~/ui/Fractions'
 import { Picks } from '~/ui/Picks'
 import { Row, Soft } from '~/ui/page'
 import { space, type } from '~/ui/theme'
 import { Printed } from './Printed'
-import { rowNames } from './rowNames'
 import { useCutList } from './useCutList'
 
 const Sheet = styled.ol`

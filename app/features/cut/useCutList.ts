@@ -1,11 +1,10 @@
 import { useMemo } from 'react'
-import { type SinceRelease, sinceRelease, type ToRelease } from '~/core/asbuilt/freeze'
+import { type SinceRelease, sinceRelease } from '~/core/asbuilt/freeze'
+import { rowFacts } from '~/core/asbuilt/listAtSaw'
 import { letterOf, type Release, releasedRows } from '~/core/asbuilt/release'
-import { type CutCard, cutCards, type RowFacts } from '~/core/cutting/cutCards'
+import { type CutCard, cutCards } from '~/core/cutting/cutCards'
 import { type PieceAct, useRelease } from '~/editor/useRelease'
 import { useWallEditor } from '~/editor/WallEditor'
-import type { CutRow } from '~/core/pieces'
-import type { ReleasedPiece } from '~/model'
 
 export interface CutList {
   /** The list at the saw; null where none was released. */
@@ -15,19 +14,6 @@ export interface CutList {
   readonly freeze: () => void
   /** Takes down what happened to a piece of the released list. */
   readonly record: (names: readonly string[], act: PieceAct) => void
-}
-
-/** The facts of a row that is not frozen, and of one that is. */
-function factsBy(release: Release | null, plan: ToRelease) {
-  const frozen = new Map(release?.pieces.map(({ piece }) => [piece.pieceId, piece]))
-  const pieces = new Map(plan.pieces.map((piece) => [piece.id, piece]))
-  return (row: CutRow): RowFacts => {
-    const id = row.pieceIds[0] ?? ''
-    const held: ReleasedPiece | undefined = frozen.get(id)
-    if (held) return { advice: held.advice, ripTo: held.ripTo }
-    const piece = pieces.get(id)
-    return { advice: plan.adviceOf(row), ripTo: piece ? plan.ripTo(piece) : null }
-  }
 }
 
 /** The cut list of the wall in hand: the released one with what happened to it, else the plan's. */
@@ -43,7 +29,7 @@ export function useCutList(): CutList {
   )
   const { settings } = workpiece
   const cards = useMemo(
-    () => cutCards(rows, factsBy(release, plan), settings),
+    () => cutCards(rows, rowFacts(release, plan), settings),
     // eslint-disable-next-line react-hooks/exhaustive-deps -- what happened to pieces changes no card
     [rows, plan, settings],
   )

@@ -3,7 +3,7 @@ import { getFormProps, type SubmissionResult, useForm } from '@conform-to/react'
 import { parseWithZod } from '@conform-to/zod/v4'
 import { Form, Link, useFetcher } from 'react-router'
 import { styled } from 'styled-components'
-import { boardsText, clientText, orderText, supplyText } from '~/messages'
+import { boardsText, clientText, orderText, paperPageText, supplyText } from '~/messages'
 import { LIMITS } from '~/model'
 import { Button, LinkButton } from '~/ui/Button'
 import { Pages } from '~/ui/Pages'
@@ -129,6 +129,7 @@ export function JobPage({ job, newWalls, rename, full }: JobPageProps) {
             <LinkButton href={`/jobs/${job.id}/boards`}>{boardsText.title}</LinkButton>
             <LinkButton href={`/jobs/${job.id}/supplies`}>{supplyText.title}</LinkButton>
             <LinkButton href={`/jobs/${job.id}/work`}>{orderText.title}</LinkButton>
+            <LinkButton href={`/jobs/${job.id}/paper`}>{paperPageText.title}</LinkButton>
             <LinkButton href={`/jobs/${job.id}/export`} download={`${job.name}.regla.json`}>
               <Download size={18} aria-hidden /> Save as job file
             </LinkButton>

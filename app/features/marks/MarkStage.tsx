@@ -5,9 +5,10 @@ import { rulesOf } from '~/core/patterns/rules'
 import { useWallEditor } from '~/editor/WallEditor'
 import { WallStage } from '~/editor/WallStage'
 import { Drawn, Heading, Side, Split } from '~/editor/Workbench'
-import { patternWords, sayWithUnit, stepText } from '~/messages'
+import { paperPageText, patternWords, sayWithUnit, stepText } from '~/messages'
 import { Fractions } from '~/ui/Fractions'
 import { Row, Soft } from '~/ui/page'
+import { LinkButton } from '~/ui/Button'
 import { Picks } from '~/ui/Picks'
 import { narrow, space } from '~/ui/theme'
 import { StageClock } from '~/editor/StageClock'
@@ -36,7 +37,7 @@ const AtWall = styled(Drawn)`
 
 /** Stage: where the tape goes. */
 export function MarkStage() {
-  const { plan, workpiece } = useWallEditor()
+  const { plan, workpiece, identity } = useWallEditor()
   const { datum, edge, line, laser, heightsFrom, hook, levelFrom, at, keep } = useMarkHabits()
   const { tape } = workpiece.settings
   const counts = rulesOf(plan.layout).counts(plan.layout.design)
@@ -99,6 +100,9 @@ export function MarkStage() {
         <EvenFold />
         <Row>
           <StageClock stage="mark" />
+          <LinkButton href={`/jobs/${identity.job.id}/paper?wall=${identity.id}`}>
+            {paperPageText.rodOnPaper}
+          </LinkButton>
         </Row>
         <Section aria-label="Heights">
           <Picks<LevelFrom>

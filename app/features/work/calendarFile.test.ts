@@ -5,12 +5,16 @@ import { orderOfWork } from '~/core/sequence/orderOfWork'
 import { planWork } from '~/core/sequence/planWork'
 import { workState } from '~/core/sequence/workState'
 import { factsOf } from '../../../tests/demoFacts'
-import { calendarFile } from './calendarFile'
+import { calendarFile } from '~/core/files/calendar'
+import { sessionWords } from '~/messages'
+import type { Task } from '~/core/sequence/task'
 import { squeeze } from './squeeze'
 
 const NOW = minuteOf('2027-03-01T08:00') ?? 0
 const order = orderOfWork(factsOf('landing'), USUAL_WORK)
 const { tasks } = planWork(order, USUAL_WORK, workState([]), NOW)
+const words = (task: Task, part: { number: number; of: number } | null) =>
+  sessionWords(task, `Do, "it"; ${task.id}`, part)
 const MADE = Date.UTC(2027, 2, 1, 8)
 
 /** The events of a file, read by an independent library (RFC 5545). */
@@ -21,7 +25,7 @@ function eventsIn(file: string) {
 
 test('every session is an event in the hours of the wall’s own clock, with commas and quotes in its name', () => {
   const job = { id: 'landing-job', name: 'Stairs, "upper"; back' }
-  const file = calendarFile(job, tasks, ({ id }) => `Do, "it"; ${id}`, MADE)
+  const file = calendarFile(job, tasks, words, MADE)
   const events = eventsIn(file)
   const sessions = tasks.flatMap(({ task, sessions: own }) => (task.people === 0 ? [] : own))
   expect(events).toHaveLength(sessions.length)
@@ -42,7 +46,7 @@ test('every session is an event in the hours of the wall’s own clock, with com
   expect(events[0]?.summary.startsWith('Do, "it"; ')).toBe(true)
   expect(events[0]?.location).toBe(job.name)
   // the same plan made again says the same, word for word
-  expect(calendarFile(job, tasks, ({ id }) => `Do, "it"; ${id}`, MADE)).toBe(file)
+  expect(calendarFile(job, tasks, words, MADE)).toBe(file)
 })
 
 test('the chart draws idle time together and keeps the order of time', () => {

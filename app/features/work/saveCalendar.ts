@@ -1,3 +1,4 @@
+import { sessionWords } from '~/messages'
 import type { PlannedTask } from '~/core/sequence/planWork'
 
 /** Makes the calendar file once it is asked for, and hands it to the browser. */
@@ -6,8 +7,8 @@ export async function saveCalendar(
   tasks: readonly PlannedTask[],
   nameOf: (task: PlannedTask['task']) => string,
 ): Promise<void> {
-  const { calendarFile } = await import('./calendarFile')
-  const file = calendarFile(job, tasks, nameOf, Date.now())
+  const { calendarFile } = await import('~/core/files/calendar')
+  const file = calendarFile(job, tasks, (task, part) => sessionWords(task, nameOf(task), part), Date.now())
   const url = URL.createObjectURL(new Blob([file], { type: 'text/calendar' }))
   Object.assign(document.createElement('a'), { href: url, download: 'work.ics' }).click()
   URL.revokeObjectURL(url)

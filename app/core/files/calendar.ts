@@ -1,10 +1,16 @@
 import { createEvents, type EventAttributes } from 'ics'
-import { atMinute } from '~/core/sequence/dates'
-import type { PlannedTask } from '~/core/sequence/planWork'
-import { cautionText, checkText, orderText } from '~/messages'
+import { atMinute } from '../sequence/dates'
+import type { PlannedTask } from '../sequence/planWork'
+import type { Task } from '../sequence/task'
 
 /** The library takes the stamp, its types do not know it. */
 type Stamped = EventAttributes & { readonly timestamp: number }
+
+/** What a calendar says of a session: of a task done in parts, which of how many. */
+export interface SessionWords {
+  readonly title: string
+  readonly description: string
+}
 
 /**
  * The plan as iCalendar (RFC 5545): one event a session of work, in the hours of the wall's own clock. A task keeps its name in every file,
@@ -13,7 +19,7 @@ type Stamped = EventAttributes & { readonly timestamp: number }
 export function calendarFile(
   job: { readonly id: string; readonly name: string },
   tasks: readonly PlannedTask[],
-  nameOf: (task: PlannedTask['task']) => string,
+  wordsOf: (task: Task, part: { readonly number: number; readonly of: number } | null) => SessionWords,
   made: number,
 ): string {
   const events = tasks.flatMap(({ task, done, sessions }) =>
@@ -23,10 +29,11 @@ export function calendarFile(
           const [day = '', time = ''] = atMinute(start).split('T')
           const [year = 0, month = 0, date = 0] = day.split('-').map(Number)
           const [hour = 0, minute = 0] = time.split(':').map(Number)
-          const part = sessions.length > 1 ? `, ${orderText.parts(i + 1, sessions.length)}` : ''
+          const of = sessions.length
+          const { title, description } = wordsOf(task, of > 1 ? { number: i + 1, of } : null)
           return {
-            title: `${nameOf(task)}${part}`,
-            description: [...task.checks.map(checkText), ...task.cautions.map(cautionText)].join('\n'),
+            title,
+            description,
             location: job.name,
             start: [year, month, date, hour, minute],
             startInputType: 'local',

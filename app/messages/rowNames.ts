@@ -1,5 +1,6 @@
 import { isUpright, type Piece } from '~/core/pieces'
-import { alikePieces, capital, pieceName, type Wording } from '~/messages'
+import { alikePieces } from './alikeText'
+import { capital, pieceName, type Wording } from './words'
 
 /** Battens 1 to 11; or the names of the pieces in a row: equal things are said once. */
 export function rowNames(pieces: readonly Piece[], w: Wording): string {

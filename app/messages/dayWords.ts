@@ -1,5 +1,7 @@
 import type { DayLine } from '~/core/log/dayPages'
-import { durationText, logText, noteName, stageWork, taskIdName } from '~/messages'
+import { logText, noteName, stageWork } from './logText'
+import { taskIdName } from './taskText'
+import { durationText } from './workText'
 
 type Places = Parameters<typeof taskIdName>[1]
 

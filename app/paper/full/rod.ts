@@ -1,0 +1,146 @@
+import { runningMarks, heightMarks, headLessFoot, hookedAt } from '~/core/marks/runningMarks'
+import { lineMarks } from '~/core/marks/lineMarks'
+import { profileAt } from '~/core/survey/profile'
+import { hookHeight } from '~/core/marks/runningMarks'
+import { inches, tickOf } from '~/length'
+import { capital, fullSizeText, heightMarkName, rodNames, say, stripName } from '~/messages'
+import type { Rod } from '~/model'
+import type { PlannedWall } from '../paperJob'
+import type { Full, FullPath, FullWord } from './fullSize'
+
+/** A strip on a rod: its two edges from the rod's zero, exact, and what stands beside them. */
+export interface RodStrip {
+  readonly near: number
+  readonly far: number
+  readonly name: string
+  readonly text: string
+}
+
+/** A rod: as long as what it lies along, with what is marked on it. */
+export interface RodLine {
+  readonly length: number
+  readonly strips: readonly RodStrip[]
+  /** Single lines: heights, the ends. */
+  readonly lines: readonly { readonly at: number; readonly name: string }[]
+}
+
+/** The rods a wall has: the height rod always, one at the head only where its marks are others. */
+export function rodsOf({ plan, workpiece, marking }: PlannedWall): Rod[] {
+  const leans = Math.abs(headLessFoot(plan.layout, marking.datum)) > tickOf(workpiece.settings.tape)
+  return leans ? ['foot', 'head', 'height'] : ['foot', 'height']
+}
+
+/** What a rod carries, in nanometers from its zero: the corner the tape hooks at, or the floor that heights go by. */
+export function rodLine({ plan, workpiece, wording, marking }: PlannedWall, rod: Rod): RodLine {
+  const { layout, pieces } = plan
+  const { tape } = workpiece.settings
+  if (rod === 'height') {
+    const heights = heightMarks(layout, tape)
+    return {
+      length: Math.max(0, ...heights.map(({ reading }) => reading.exact)),
+      strips: [],
+      lines: [
+        { at: 0, name: fullSizeText.floor },
+        ...heights.map((mark) => ({
+          at: mark.reading.exact,
+          name: fullSizeText.mark(capital(heightMarkName(mark, wording)), say(mark.reading.tick, wording)),
+        })),
+      ],
+    }
+  }
+  const { datum } = marking
+  const other = datum === 'left' ? 'right' : 'left'
+  const far = profileAt(layout.shape[other], hookHeight(layout, other, rod))
+  const length = Math.abs(far - hookedAt(layout, datum, rod))
+  const strips = runningMarks(layout, datum, tape, rod).map((mark) => ({
+    near: mark.near.exact,
+    far: mark.far.exact,
+    name: stripName(mark.stripId, wording),
+    text: `${say(mark.near.tick, wording)} – ${say(mark.far.tick, wording)}`,
+  }))
+  // struck lines that meet the field's lower (upper) side are marked along it, from its own left end
+  const side = rod === 'foot' ? 'bottom' : 'top'
+  const struck =
+    strips.length > 0
+      ? []
+      : lineMarks(layout, pieces, tape).flatMap(({ on, marks }) =>
+          on.kind === 'side' && on.side === side
+            ? marks.map((mark) => ({
+                near: mark.near.exact,
+                far: mark.far.exact,
+                name: stripName(mark.stripId, wording),
+                text: `${say(mark.near.tick, wording)} – ${say(mark.far.tick, wording)}`,
+              }))
+            : [],
+        )
+  return {
+    length,
+    strips: [...strips, ...struck],
+    lines: [
+      { at: 0, name: fullSizeText.zero },
+      { at: length, name: fullSizeText.end },
+    ],
+  }
+}
+
+const HIGH = inches(1.5)
+const OVER = inches(0.25)
+
+/** A rod as a drawing at full size: a lath with every edge across it, names beside them. */
+export function rodDrawing(planned: PlannedWall, rod: Rod): Full {
+  const { length, strips, lines } = rodLine(planned, rod)
+  const line = (x: number, from: number, to: number, weight: number): FullPath => ({
+    points: [
+      [x, from],
+      [x, to],
+    ],
+    weight,
+  })
+  const paths: FullPath[] = [
+    ...strips.map(({ near, far }): FullPath => ({
+      points: [
+        [near, 0],
+        [far, 0],
+        [far, HIGH],
+        [near, HIGH],
+      ],
+      closed: true,
+      fill: true,
+      weight: 0.2,
+    })),
+    {
+      points: [
+        [0, 0],
+        [length, 0],
+        [length, HIGH],
+        [0, HIGH],
+      ],
+      closed: true,
+      weight: 0.5,
+    },
+    ...strips.flatMap(({ near, far }) => [line(near, -OVER, HIGH + OVER, 0.7), line(far, 0, HIGH, 0.4)]),
+    ...lines.map(({ at }) => line(at, -OVER, HIGH + OVER, 0.7)),
+  ]
+  const words: FullWord[] = [
+    // every second one stands lower, so that names of near edges do not run into one another
+    ...strips.flatMap(({ near, far, name, text }, i): FullWord[] => [
+      { at: [near, HIGH - inches(i % 2 === 0 ? 0.1 : 0.8)], text: name, size: 11, bold: true },
+      { at: [near, HIGH - inches(i % 2 === 0 ? 0.3 : 1)], text, size: 10 },
+      { at: [far, HIGH - inches(0.55)], text: '', size: 8 },
+    ]),
+    ...[...lines]
+      .sort((a, b) => a.at - b.at)
+      .map(({ at, name }, i): FullWord => ({
+        at: [at, strips.length > 0 ? -OVER + inches(0.2) : HIGH - inches(0.1 + 0.35 * (i % 4))],
+        text: name,
+        size: 10,
+        bold: true,
+      })),
+  ].filter(({ text }) => text !== '')
+  return {
+    title: fullSizeText.rod(planned.wall.name, rodNames[rod]),
+    box: { left: 0, right: length, bottom: -OVER * 2, top: HIGH + OVER * 2 },
+    paths,
+    words,
+  }
+}

@@ -1,0 +1,50 @@
+import { colorsOf } from '~/core/agree/wallColors'
+import { optionFigures } from '~/core/agree/optionFigures'
+import { fitFrame } from '~/drawing/view/frame'
+import { PRINT } from '~/drawing/view/palette'
+import { paintedPalette } from '~/drawing/view/painted'
+import { SceneView } from '~/drawing/view/SceneView'
+import { agreeText, figureText, layoutTitle, paperText, sayWithUnit } from '~/messages'
+import { inForce } from '~/model'
+import type { Flow } from '../pdf/flow'
+import { drawPicture } from '../pdf/picture'
+import type { PlannedWall } from '../paperJob'
+
+const NONE: ReadonlySet<string> = new Set()
+const HIGHEST = 300
+
+/** What a client looks at: each wall in its colors, what it becomes in a few words, and what it comes to. */
+export function clientSheet(flow: Flow, walls: readonly PlannedWall[], client: string, job: string): void {
+  flow.page(job, '')
+  flow.para(paperText.clientLead(client))
+  for (const { plan, scene, wall, workpiece, wording } of walls) {
+    const { width } = flow
+    const height = Math.min(HIGHEST, (width * scene.height) / Math.max(1, scene.width)) + 12
+    flow.room(height + 70)
+    flow.heading(wall.name)
+    flow.draw(height, (x, y) => {
+      const frame = fitFrame({ width, height }, scene, { left: 4, right: 4, top: 4, bottom: 4 })
+      const palette = paintedPalette(PRINT, colorsOf(inForce(workpiece.wall.design), workpiece.settings))
+      drawPicture(
+        flow.pdf,
+        { width, height },
+        x,
+        y,
+        <SceneView scene={scene} frame={frame} palette={palette} selected={null} flagged={NONE} />,
+      )
+    })
+    const { survey } = wall
+    flow.para(
+      `${layoutTitle(plan, wording)}. ${sayWithUnit(survey.width, wording)} × ${sayWithUnit(survey.height, wording)}.`,
+    )
+    const figures = optionFigures(workpiece, plan)
+    flow.para(
+      [
+        `${agreeText.figures.cost}: ${figureText('cost', figures, wording)}`,
+        `${agreeText.figures.supplies}: ${figureText('supplies', figures, wording)}`,
+        `${agreeText.figures.hours}: ${figureText('hours', figures, wording)}`,
+      ].join(' · '),
+    )
+  }
+  flow.para(paperText.clientNote, { size: 8.5, color: '#333333' })
+}
