@@ -1,10 +1,12 @@
 import { existsSync, readFileSync } from 'node:fs'
+import { parseArgs } from 'node:util'
 import highs from 'highs'
 import { readJobFile } from '~/core/files/readJobFile'
 import { planJob } from '~/core/planJob'
 import { fileProblemText } from '~/messages'
-import { unitsOf } from '~/model'
+import { type JobFile, unitsOf } from '~/model'
 import { highsSolver } from '~/workers/highsSolver'
+import { type FilesWanted, writeFiles } from './planFiles'
 
 /** What the command ends with: fine, or something is wrong with the file it was given. */
 const FINE = 0
@@ -36,33 +38,64 @@ function patience() {
 }
 
 /** The plan of one file, or what is wrong with it, a line each. */
-async function planOf(path: string): Promise<{ plan: object } | { problems: string[] }> {
+async function planOf(path: string): Promise<{ plan: object; file: JobFile } | { problems: string[] }> {
   if (!existsSync(path)) return { problems: [`${path}: there is no such file.`] }
   const text = readFileSync(path, 'utf8')
   const file = readJobFile(text)
   if (!file.ok)
     return { problems: file.issue.map((problem) => fileProblemText(problem, unitsOf(parsed(text)))) }
-  return { plan: await planJob(file.value, solve, patience) }
+  return { plan: await planJob(file.value, solve, patience), file: file.value }
 }
 
-/** One file is printed to be read; of several each is a line, in the order they were given. */
-async function main(paths: readonly string[]): Promise<number> {
-  if (paths.length === 0) return complain(['usage: npm run --silent plan -- FILE...'])
+const USAGE = 'usage: npm run --silent plan -- FILE... [--svg DIR] [--dxf DIR] [--csv DIR] [--pdf FILE]'
+
+/** What was asked for; null where that can't be read. */
+function asked(args: readonly string[]): { paths: readonly string[]; wanted: FilesWanted } | null {
+  try {
+    const text = { type: 'string' } as const
+    const { values, positionals } = parseArgs({
+      args: [...args],
+      allowPositionals: true,
+      options: { svg: text, dxf: text, csv: text, pdf: text },
+    })
+    return positionals.length === 0 ? null : { paths: positionals, wanted: values }
+  } catch {
+    return null
+  }
+}
+
+/** One file is printed to be read; of several each is a line, in the order they were given. Drawings, tables and the booklet go where they are wanted. */
+async function main(args: readonly string[]): Promise<number> {
+  const read = asked(args)
+  if (!read) return complain([USAGE])
+  const { paths, wanted } = read
+  if (wanted.pdf !== undefined && paths.length > 1)
+    return complain(['--pdf takes one job file: name each booklet by itself.'])
   let ended = FINE
   for (const path of paths) {
     const found = await planOf(path)
-    if ('problems' in found)
+    if ('problems' in found) {
       ended = complain(
         paths.length === 1
           ? found.problems
           : found.problems.map((line) => (line.startsWith(path) ? line : `${path}: ${line}`)),
       )
-    else
-      process.stdout.write(
-        paths.length === 1
-          ? `${JSON.stringify(found.plan, null, 2)}\n`
-          : `${JSON.stringify({ file: path, ...found.plan })}\n`,
-      )
+      continue
+    }
+    process.stdout.write(
+      paths.length === 1
+        ? `${JSON.stringify(found.plan, null, 2)}\n`
+        : `${JSON.stringify({ file: path, ...found.plan })}\n`,
+    )
+    if (Object.keys(wanted).length === 0) continue
+    try {
+      const { written, missed } = await writeFiles(found.file, wanted, solve)
+      for (const name of written) process.stderr.write(`${name}\n`)
+      if (missed.length > 0)
+        ended = complain(missed.map((name) => `${path}: ${name} can't be planned; no file of it was written.`))
+    } catch (error) {
+      ended = complain([`${path}: its files could not be written: ${error instanceof Error ? error.message : error}`])
+    }
   }
   return ended
 }

@@ -1,9 +1,8 @@
-import { count } from './words'
-
 /** What stands on sheets that are printed at full size. */
 export const fullSizeText = {
-  sheet: (n: number, of: number, place: readonly [number, number] | null) =>
-    `sheet ${n} of ${of}${place ? ` (row ${place[0]}, column ${place[1]})` : ''}`,
+  sheet: (n: number, of: number) => `sheet ${n} of ${of}`,
+  part: (n: number, of: number) => `${n} of ${of}`,
+  bars: { inches: '6 in', mm: '100 mm' },
   plain: 'print at 100 %, no fitting; then measure the bars',
   corrected: (ratio: number) =>
     `drawn ${(100 / ratio).toFixed(2)} % for a printer whose 6-in bar comes out ${(ratio * 6).toFixed(3)} in; print at 100 %`,
@@ -12,10 +11,8 @@ export const fullSizeText = {
   floor: 'floor',
   end: 'end of the wall',
   mark: (name: string, reads: string) => `${name}  ${reads}`,
-  noMarks: 'There is nothing to mark along this line.',
   endOf: (row: string, which: 'start' | 'end', cut: string) => `${row}, ${which}: ${cut}`,
   hand: (mirrored: boolean) => (mirrored ? 'other hand' : 'as the card has it'),
-  edge: 'lay it on the face, its long edge along the strip',
   scarf: (row: string, deg: string, thick: string) =>
     `${row}: scarf ${deg} through ${thick}, seen on the edge`,
   cope: (row: string, wide: string, thick: string) =>
@@ -31,10 +28,8 @@ export const fullSizeText = {
   middle: 'middle',
   row: (nth: number, wall: string) => `${wall}: row ${nth}`,
   gap: (reads: string) => `spacer ${reads}`,
-  nothing: 'There is nothing of this kind on this wall.',
   rods: 'rods',
   templates: 'templates',
   labelSheets: 'labels',
   labels: (wall: string) => `Labels: ${wall}`,
-  pieces: (n: number) => count(n, 'piece'),
 } as const

@@ -176,7 +176,7 @@ function longWaits(tasks: readonly Task[], jobs: readonly Job[], work: Work, fro
 
 /**
  * Fits the tasks of a job into the days there are: what is done stays where it was, the rest as early as can be from now on. `over` ends the
- * search; what there is then stands with its bound.
+ * search; what there is then stands with its bound. Which tasks are tight takes as long again, and is left out where nobody is told.
  */
 export function planWork(
   { tasks, issues: ordering }: OrderOfWork,
@@ -184,6 +184,7 @@ export function planWork(
   state: WorkState,
   now: number,
   over: () => boolean = () => false,
+  tight: 'told' | 'untold' = 'told',
 ): WorkPlan {
   const issues: WorkIssue[] = [
     ...dayIssues(work, dayOf(Math.floor(now / DAY))),
@@ -232,7 +233,7 @@ export function planWork(
   const wished = work.days.wishedEnd === null ? null : dayNumber(work.days.wishedEnd)
   if (wished !== null && work.days.wishedEnd !== null && best.end > (wished + 1) * DAY)
     issues.push({ kind: 'late', by: best.end - (wished + 1) * DAY, wished: work.days.wishedEnd })
-  const critical = pressing(tasks, work, state, problem, best)
+  const critical = tight === 'told' ? pressing(tasks, work, state, problem, best) : new Set<string>()
   const found = best
   const all = tasks.map((task) => planned(task, found, critical))
   const begins = ({ done, sessions }: PlannedTask) => done ?? sessions[0]?.start ?? Infinity

@@ -14,6 +14,7 @@ import { Soft } from '~/ui/page'
 import { Picks } from '~/ui/Picks'
 import { BehindPanel } from './BehindPanel'
 import { CsvPanel } from './CsvPanel'
+import { OutlinePanel } from './OutlinePanel'
 import { FlatGrips } from './FlatGrips'
 import { FlatPanel } from './FlatPanel'
 import { FloorField } from './FloorField'
@@ -102,6 +103,7 @@ export function MeasureStage() {
           <ReadingsPanel />
           <ToolAdvice of={['tapeHook', 'laser']} />
           <CsvPanel />
+          <OutlinePanel />
         </Fold>
         <Fold
           title="What stands there"

@@ -39,6 +39,8 @@ function file({ title, width, height, size }: Drawn, content: React.ReactNode): 
       viewBox={`0 0 ${width} ${height}`}
     >
       <title>{title}</title>
+      {/* a viewer’s own ground may be dark */}
+      <rect id="ground" width={width} height={height} fill="#ffffff" />
       <FileType.Provider value={asOutlines}>{content}</FileType.Provider>
     </svg>,
   )

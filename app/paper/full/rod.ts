@@ -85,6 +85,7 @@ export function rodLine({ plan, workpiece, wording, marking }: PlannedWall, rod:
 
 const HIGH = inches(1.5)
 const OVER = inches(0.25)
+const TICK = inches(0.1)
 
 /** A rod as a drawing at full size: a lath with every edge across it, names beside them. */
 export function rodDrawing(planned: PlannedWall, rod: Rod): Full {
@@ -96,7 +97,11 @@ export function rodDrawing(planned: PlannedWall, rod: Rod): Full {
     ],
     weight,
   })
+  // a scale along the lower edge, so that sheets that slipped are seen
+  const step = planned.workpiece.settings.units === 'mm' ? 10_000_000 : inches(1)
+  const ticks = Array.from({ length: Math.floor(length / step) }, (_, i) => (i + 1) * step)
   const paths: FullPath[] = [
+    ...ticks.map((at, i) => line(at, 0, (i + 1) % (step === 10_000_000 ? 10 : 12) === 0 ? TICK * 2 : TICK, 0.25)),
     ...strips.map(({ near, far }): FullPath => ({
       points: [
         [near, 0],

@@ -11,7 +11,7 @@ import { drawPicture } from '../pdf/picture'
 import type { PlannedWall } from '../paperJob'
 
 const NONE: ReadonlySet<string> = new Set()
-const HIGHEST = 300
+const HIGHEST = 225
 
 /** What a client looks at: each wall in its colors, what it becomes in a few words, and what it comes to. */
 export function clientSheet(flow: Flow, walls: readonly PlannedWall[], client: string, job: string): void {

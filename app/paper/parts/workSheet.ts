@@ -33,7 +33,7 @@ export function paperWork(job: PaperJob, rooms: readonly RoomOfWork[], over: () 
       member: null,
     }))
   const { work } = job.settings
-  return planWork(orderOfWork(rooms, work), work, workState([...job.workActs, ...cut]), now, over)
+  return planWork(orderOfWork(rooms, work), work, workState([...job.workActs, ...cut]), now, over, 'untold')
 }
 
 export function placesOf({ rooms, walls }: PaperJob): Places {

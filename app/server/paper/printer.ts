@@ -5,7 +5,7 @@ import { highsSolver } from '~/workers/highsSolver'
 import type { PrinterAnswer, PrinterAsked } from './printing.server'
 
 /** How long boards and the order of work are looked for: what is found then stands, with its bound. */
-const PATIENCE = { solve: highsSolver(() => highs()), boardsMs: 1_500, workMs: 400 }
+const PATIENCE = { solve: highsSolver(() => highs()), boardsMs: 1_000, workMs: 400 }
 
 const tell = (answer: PrinterAnswer) => void process.send?.(answer)
 
