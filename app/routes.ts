@@ -61,6 +61,7 @@ export default [
   route('yard/acts', 'routes/yard-acts.ts'),
   route('yard/prices.csv', 'routes/yard-prices.ts'),
   route('find', 'routes/find.ts'),
+  route('backup', 'routes/backup.ts'),
   route('saws', 'routes/saws.ts'),
   route('sign-in', 'routes/sign-in.tsx'),
   route('crew', 'routes/crew.tsx'),

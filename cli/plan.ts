@@ -92,9 +92,13 @@ async function main(args: readonly string[]): Promise<number> {
       const { written, missed } = await writeFiles(found.file, wanted, solve)
       for (const name of written) process.stderr.write(`${name}\n`)
       if (missed.length > 0)
-        ended = complain(missed.map((name) => `${path}: ${name} can't be planned; no file of it was written.`))
+        ended = complain(
+          missed.map((name) => `${path}: ${name} can't be planned; no file of it was written.`),
+        )
     } catch (error) {
-      ended = complain([`${path}: its files could not be written: ${error instanceof Error ? error.message : error}`])
+      ended = complain([
+        `${path}: its files could not be written: ${error instanceof Error ? error.message : error}`,
+      ])
     }
   }
   return ended

@@ -17,11 +17,17 @@ export const outlineText = {
   } satisfies Readonly<Record<OutlineUnit, string>>,
   ask: 'The file does not say what its numbers are. Pick the unit that makes the wall as large as it is.',
   others: (others: number) =>
-    others === 0 ? '' : others === 1 ? '1 smaller line is left out.' : `${others} smaller lines are left out.`,
+    others === 0
+      ? ''
+      : others === 1
+        ? '1 smaller line is left out.'
+        : `${others} smaller lines are left out.`,
   becomes: (width: number, height: number, w: Wording) =>
     `The wall becomes ${say(width, w)} wide along the floor and ${sayWithUnit(height, w)} high at the left corner.`,
   replaces: (readings: number) =>
-    readings === 0 ? '' : `What was read of its size and shape (${readings}) gives way to it; undo brings it back.`,
+    readings === 0
+      ? ''
+      : `What was read of its size and shape (${readings}) gives way to it; undo brings it back.`,
   take: 'Take it as this wall',
   away: 'Put it away',
   picture: 'The outline that was read',

@@ -182,7 +182,8 @@ export const paperPageText = {
   onPaper: 'Paper and files',
   rodOnPaper: 'Rods at full size',
   datum: 'Marks run from',
-  corner: { left: 'left corner', right: 'right corner' },
+  corner: { left: 'from the left corner', right: 'from the right corner' },
+  none: 'What is gray this wall has nothing of.',
   full: 'At full size',
   fullHow:
     'Printed at 100 % over as many sheets as it takes: cut, lay the crosses over one another, tape them together. Measure the bars on the first sheet before you trust it.',

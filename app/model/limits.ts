@@ -64,6 +64,8 @@ export const LIMITS = {
   fileBytes: 20_000_000,
   /** Bytes of a photograph as it comes, its pixels, and the longer side of what is kept. */
   photoBytes: 40_000_000,
+  /** Everything in one file: with photographs of many jobs. */
+  backupBytes: 500_000_000,
   photoPixels: 50_000_000,
   photoSide: 3000,
   /** Bytes of any other request. */

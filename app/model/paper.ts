@@ -92,5 +92,17 @@ export const paperAskedSchema = () =>
     ),
     z.object({ file: z.literal('table.csv'), wall, datum, table: z.enum(TABLES) }),
     z.object({ file: z.literal('work.ics') }),
+    // what there is of a wall, to be offered
+    z.object({ file: z.literal('offers.json'), wall }),
   ])
 export type PaperAsked = z.output<ReturnType<typeof paperAskedSchema>>
+
+/** What of a wall can be had: kinds it has nothing of are not offered. */
+export const paperOffersSchema = () =>
+  z.object({
+    rods: z.array(z.enum(RODS)),
+    templates: z.array(z.enum(TEMPLATES)),
+    drawings: z.array(z.enum(DRAWINGS)),
+    labels: z.number(),
+  })
+export type PaperOffers = z.output<ReturnType<typeof paperOffersSchema>>

@@ -1,7 +1,8 @@
 import { calendarFile } from '~/core/files/calendar'
+import { panelsOf } from '~/core/panels/panels'
 import { jobFacts } from '~/core/takeoff/jobFacts'
 import { fullSizeText, paperText, sessionWords, taskName, templateNames } from '~/messages'
-import type { PaperAsked } from '~/model'
+import { type PaperAsked, type PaperOffers, TEMPLATES } from '~/model'
 import { NO_BOARDS, type PaperBoards } from './boards'
 import { booklet, boardsInTime, type Patience, until, wallsAsked } from './booklet'
 import { wallCsv } from './files/csv'
@@ -37,6 +38,7 @@ const TYPES = {
   dxf: 'image/vnd.dxf',
   csv: 'text/csv; charset=utf-8',
   ics: 'text/calendar; charset=utf-8',
+  json: 'application/json; charset=utf-8',
 } as const
 
 /** A name that any file system takes: no path, no sign a system gives a meaning to. */
@@ -79,6 +81,20 @@ function boardsOfWall(job: PaperJob, wall: PlannedWall, patience: Patience): Pro
   return boardsInTime(job, [wall], patience)
 }
 
+/** What there is of a wall. */
+function offersOf(wall: PlannedWall): PaperOffers {
+  return {
+    rods: rodsOf(wall),
+    templates: TEMPLATES.filter((kind) => templatesOf(wall, kind).length > 0),
+    drawings: [
+      'wall',
+      ...(wall.cards.length > 0 ? (['pieces', 'boards'] as const) : []),
+      ...(panelsOf(wall.workpiece, wall.plan.layout)?.ok ? (['panels'] as const) : []),
+    ],
+    labels: labelsOf(wall).length,
+  }
+}
+
 /** A file of one wall. */
 async function ofWall(
   job: PaperJob,
@@ -116,6 +132,8 @@ async function ofWall(
       drawLabels(pdf, labels, sheet, { skip: asked.skip % (sheet.across * sheet.down), shift }, job)
       return made([name, fullSizeText.labelSheets], 'pdf', await pdf.end())
     }
+    case 'offers.json':
+      return made([name], 'json', JSON.stringify(offersOf(wall)))
     case 'drawing.dxf': {
       const drawing = traced(wall)
       return made([name], 'dxf', asked.version === 'r12' ? dxfR12Of(drawing) : dxfOf(drawing))

@@ -6,6 +6,7 @@ import { unreadableWalls } from '~/server/mending.server'
 import type { Database } from '~/server/db/database.server'
 import { onDatabase } from '~/server/database.server'
 import { formOf, textOf } from '~/server/forms.server'
+import { isEmptyHouse } from '~/server/wholeBackup.server'
 import { archiveJob, duplicateJob, jobDetail, jobExists, listJobs, wallGlimpses } from '~/server/jobs.server'
 import { takeInJobFile } from '~/server/jobFiles.server'
 
@@ -17,10 +18,11 @@ export function loader({ request }: Route.LoaderArgs) {
   const search = url.searchParams.get('search')?.trim() ?? ''
   const day = new Intl.DateTimeFormat('en-US', { dateStyle: 'medium', timeZone: 'UTC' })
   const wanted = Number(url.searchParams.get('page') ?? 1)
-  const { jobs, page, pages, walls } = onDatabase((db) => {
+  const { jobs, page, pages, walls, empty } = onDatabase((db) => {
     const list = listJobs(db, { archived, search, page: wanted })
     return {
       ...list,
+      empty: isEmptyHouse(db),
       walls: wallGlimpses(
         db,
         list.jobs.map(({ id }) => id),
@@ -37,6 +39,7 @@ export function loader({ request }: Route.LoaderArgs) {
     pages,
     archived,
     search,
+    empty,
   }
 }
 

@@ -84,21 +84,59 @@ describe('an outline from DXF', () => {
     return writer.stringify()
   }
   test('a closed polyline in its unit', () => {
-    const read = outlineOf(dxf([[0, 0], [157.5, 0], [157.5, 98.25], [0, 98.25]], Units.Inches), 'dxf')
+    const read = outlineOf(
+      dxf(
+        [
+          [0, 0],
+          [157.5, 0],
+          [157.5, 98.25],
+          [0, 98.25],
+        ],
+        Units.Inches,
+      ),
+      'dxf',
+    )
     expect(read.nmPer).toBe(NM_PER_UNIT.in)
     expect(read.points).toHaveLength(4)
-    expect(outlineOf(dxf([[0, 0], [4, 0], [4, 2]], Units.Unitless), 'dxf').nmPer).toBeNull()
+    expect(
+      outlineOf(
+        dxf(
+          [
+            [0, 0],
+            [4, 0],
+            [4, 2],
+          ],
+          Units.Unitless,
+        ),
+        'dxf',
+      ).nmPer,
+    ).toBeNull()
   })
   test('a bulge is an arc: of half a circle every bit lies on it', () => {
     // from the upper right corner to the upper left one, over the top
-    const { points } = outlineOf(dxf([[0, 0], [20, 0], [20, 10], [0, 10]], Units.Millimeters, 1), 'dxf')
+    const { points } = outlineOf(
+      dxf(
+        [
+          [0, 0],
+          [20, 0],
+          [20, 10],
+          [0, 10],
+        ],
+        Units.Millimeters,
+        1,
+      ),
+      'dxf',
+    )
     const arc = points.filter(({ y }) => y > 10.01)
     expect(arc.length).toBeGreaterThan(20)
     for (const { x, y } of arc) expect(Math.hypot(x - 10, y - 10)).toBeCloseTo(10, 6)
   })
-  test.each(['', 'no drawing', '0\nSECTION\n2\nENTITIES\n0\nLWPOLY', '%PDF-1.7'])('bad input is told: %j', (text) => {
-    expect(readOutline(text, 'dxf')).toMatchObject({ ok: false })
-  })
+  test.each(['', 'no drawing', '0\nSECTION\n2\nENTITIES\n0\nLWPOLY', '%PDF-1.7'])(
+    'bad input is told: %j',
+    (text) => {
+      expect(readOutline(text, 'dxf')).toMatchObject({ ok: false })
+    },
+  )
 })
 
 describe('a survey from an outline', () => {
@@ -142,7 +180,11 @@ describe('a survey from an outline', () => {
           y: fc.integer({ min: -500, max: 500 }),
         }),
         ({ width, height, left, right, floor, ceiling, x, y }) => {
-          const reading = (kind: 'plumbLeft' | 'plumbRight' | 'floorFall' | 'ceilingFall', place: number, by: number) => ({
+          const reading = (
+            kind: 'plumbLeft' | 'plumbRight' | 'floorFall' | 'ceilingFall',
+            place: number,
+            by: number,
+          ) => ({
             id: `${kind}${place}`,
             method: 'tape' as const,
             takenAt: NOW,

@@ -40,7 +40,12 @@ function turnsBack(points: readonly Point[], of: (point: Point) => number): Poin
 }
 
 /** A chain's value at a place, straight between its points and level beyond. */
-function at(points: readonly Point[], place: (p: Point) => number, value: (p: Point) => number, where: number) {
+function at(
+  points: readonly Point[],
+  place: (p: Point) => number,
+  value: (p: Point) => number,
+  where: number,
+) {
   const after = points.findIndex((point) => place(point) >= where)
   const [a, b] = [points[after - 1], points[after]]
   if (after < 0) return value(points.at(-1) ?? { x: 0, y: 0 })
@@ -85,8 +90,18 @@ export function surveyFromOutline(
   const right = chain(polygon, footRight, headRight)
   const ceiling = chain(polygon, headRight, headLeft).reverse()
   const left = chain(polygon, headLeft, low).reverse()
-  const width = at(right, ({ y }) => y, ({ x }) => x, 0)
-  const height = at(ceiling, ({ x }) => x, ({ y }) => y, 0)
+  const width = at(
+    right,
+    ({ y }) => y,
+    ({ x }) => x,
+    0,
+  )
+  const height = at(
+    ceiling,
+    ({ x }) => x,
+    ({ y }) => y,
+    0,
+  )
   if (Math.min(width, height) < LEAST) return fail({ code: 'tooSmall', width, height })
   if (Math.max(width, height) > LONGEST) return fail({ code: 'tooLarge', width, height })
   const back =
@@ -126,4 +141,3 @@ export function surveyFromOutline(
     return Math.max(...values) - Math.min(...values) > SAME
   }
 }
-

@@ -9,6 +9,7 @@ import { Pages } from '~/ui/Pages'
 import { TextBox } from '~/ui/TextBox'
 import { narrow, space, type } from '~/ui/theme'
 import { TopBar } from '~/ui/TopBar'
+import { Everything } from './Everything'
 import { JobPictures } from './JobPictures'
 
 export interface JobRow {
@@ -81,12 +82,14 @@ export interface JobsPageProps {
   readonly pages: number
   readonly archived: boolean
   readonly search: string
+  /** There is no job at all, put away or not. */
+  readonly empty: boolean
   readonly problems: readonly string[]
   readonly putAway: { readonly id: string; readonly name: string } | null
 }
 
 /** All jobs, the way to a new one, and the way in for a job file. */
-export function JobsPage({ jobs, page, pages, archived, search, problems, putAway }: JobsPageProps) {
+export function JobsPage({ jobs, page, pages, archived, search, empty, problems, putAway }: JobsPageProps) {
   const submit = useSubmit()
   const undo = useFetcher()
   const importFile = async (files: FileList | null) => {
@@ -162,6 +165,7 @@ export function JobsPage({ jobs, page, pages, archived, search, problems, putAwa
         )}
         <Pages page={page} pages={pages} what="jobs" />
         <Link to={archived ? '/' : '/?away=1'}>{archived ? 'Jobs at hand' : 'Jobs put away'}</Link>
+        <Everything empty={empty} />
       </PageMain>
     </>
   )

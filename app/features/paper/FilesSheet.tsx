@@ -1,5 +1,5 @@
 import { paperPageText, tableNames } from '~/messages'
-import { DRAWINGS, TABLES } from '~/model'
+import { DRAWINGS, TABLES, type PaperOffers } from '~/model'
 import { LinkButton } from '~/ui/Button'
 import { Sheet, Soft } from '~/ui/page'
 import { Buttons, GetButton, GetState, GiveUp } from './GetFile'
@@ -10,10 +10,12 @@ export function FilesSheet({
   jobId,
   wall,
   datum,
+  offers,
 }: {
   readonly jobId: string
   readonly wall: string
   readonly datum: string
+  readonly offers: PaperOffers | null
 }) {
   const file = useGetFile()
   const at = (name: string, query: Readonly<Record<string, string>>) =>
@@ -27,6 +29,7 @@ export function FilesSheet({
           <GetButton
             key={drawing}
             name={`${paperPageText.drawing[drawing]}: SVG`}
+            off={offers !== null && !offers.drawings.includes(drawing)}
             href={at('drawing.svg', { drawing })}
             file={file}
           />
@@ -38,6 +41,7 @@ export function FilesSheet({
         />
         <GetButton
           name={`${paperPageText.drawing.boards}: ${paperPageText.png}`}
+          off={offers !== null && !offers.drawings.includes('boards')}
           href={at('drawing.png', { drawing: 'boards' })}
           file={file}
         />

@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { formatExact } from '~/length'
 import { paperNames, paperPageText, templateNames } from '~/messages'
-import { LABEL_SHEETS, PAPERS, TEMPLATES } from '~/model'
+import { LABEL_SHEETS, PAPERS, TEMPLATES, type PaperOffers } from '~/model'
 import { Choice } from '~/ui/Choice'
 import { NumberBox } from '~/ui/NumberBox'
 import { Picks } from '~/ui/Picks'
@@ -23,11 +23,13 @@ export function FullSizeSheet({
   jobId,
   wall,
   datum,
+  offers,
   metric,
 }: {
   readonly jobId: string
   readonly wall: string
   readonly datum: string
+  readonly offers: PaperOffers | null
   readonly metric: boolean
 }) {
   const file = useGetFile()
@@ -79,6 +81,7 @@ export function FullSizeSheet({
           <GetButton
             key={kind}
             name={templateNames[kind]}
+            off={offers !== null && !offers.templates.includes(kind)}
             href={at('templates.pdf', { kinds: kind, paper, bar: String(bar) })}
             file={file}
           />
@@ -126,6 +129,7 @@ export function FullSizeSheet({
       <Buttons>
         <GetButton
           name={paperPageText.labels}
+          off={offers !== null && offers.labels === 0}
           href={at('labels.pdf', {
             sheet,
             skip: String(skip),
@@ -136,6 +140,7 @@ export function FullSizeSheet({
         />
         <GiveUp file={file} />
       </Buttons>
+      <Soft>{paperPageText.none}</Soft>
       <GetState state={file.state} />
     </Sheet>
   )

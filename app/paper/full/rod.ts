@@ -101,7 +101,9 @@ export function rodDrawing(planned: PlannedWall, rod: Rod): Full {
   const step = planned.workpiece.settings.units === 'mm' ? 10_000_000 : inches(1)
   const ticks = Array.from({ length: Math.floor(length / step) }, (_, i) => (i + 1) * step)
   const paths: FullPath[] = [
-    ...ticks.map((at, i) => line(at, 0, (i + 1) % (step === 10_000_000 ? 10 : 12) === 0 ? TICK * 2 : TICK, 0.25)),
+    ...ticks.map((at, i) =>
+      line(at, 0, (i + 1) % (step === 10_000_000 ? 10 : 12) === 0 ? TICK * 2 : TICK, 0.25),
+    ),
     ...strips.map(({ near, far }): FullPath => ({
       points: [
         [near, 0],

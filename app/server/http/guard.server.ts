@@ -16,6 +16,8 @@ const FORMS = ['application/x-www-form-urlencoded', 'multipart/form-data']
 const FILE_PATHS = new Set(['/', '/_.data', '/_root.data'])
 /** Forms that may bring a photograph. */
 const PHOTO_PATHS = /^\/jobs\/[\w-]+\/walls\/[\w-]+\/photos(\.data)?$/
+/** Forms that may bring everything in one file. */
+const BACKUP_PATH = /^\/backup(\.data)?$/
 const READS = ['GET', 'HEAD']
 
 /** Why a request is not let through: the status, and what to say. */
@@ -54,7 +56,9 @@ export function refusalOf(
     ? LIMITS.fileBytes
     : PHOTO_PATHS.test(request.path)
       ? LIMITS.photoBytes
-      : LIMITS.requestBytes
+      : BACKUP_PATH.test(request.path)
+        ? LIMITS.backupBytes
+        : LIMITS.requestBytes
   if (Number(length) > most) return { status: 413, text: guardText.tooLarge(most) }
   const type = (request.headers['content-type'] ?? '').split(';')[0]?.trim().toLowerCase() ?? ''
   const wanted = JSON_PATHS.test(request.path) ? ['application/json'] : FORMS

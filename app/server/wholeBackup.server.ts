@@ -1,0 +1,72 @@
+import { createReadStream, rmSync, writeFileSync } from 'node:fs'
+import { stat } from 'node:fs/promises'
+import { Readable } from 'node:stream'
+import SqliteDatabase from 'better-sqlite3'
+import type { BackupProblem } from '~/messages'
+import { closeDatabase, databaseFile, onDatabase } from './database.server'
+import { backUp, restoreFrom } from './db/backups.server'
+import { checkpoint, type Database, openDatabase, sqliteOf } from './db/database.server'
+import { jobs } from './db/schema.server'
+import { DatabaseError, troubleOf } from './db/trouble.server'
+
+/** No job was ever made here: nothing can be lost. */
+export function isEmptyHouse(db: Database): boolean {
+  return db.select({ id: jobs.id }).from(jobs).limit(1).get() === undefined
+}
+
+let backups = 0
+
+/** Everything as one file, as of one moment; what it is read from is gone when it has been sent, or was given up. */
+export async function wholeBackup(): Promise<{ readonly body: ReadableStream; readonly size: number }> {
+  const file = databaseFile()
+  // opened first, so that there is something to copy, brought to the newest schema
+  onDatabase(() => undefined)
+  const to = await backUp(file, `${file}.sending-${process.pid}-${(backups += 1)}`)
+  const { size } = await stat(to)
+  const stream = createReadStream(to)
+  stream.on('close', () => rmSync(to, { force: true }))
+  return { body: Readable.toWeb(stream) as ReadableStream, size }
+}
+
+/** Looks whether a file holds a Regla's jobs, and brings it to the newest schema. Throws a DatabaseError where not. */
+function ready(file: string): void {
+  const sqlite = new SqliteDatabase(file, { readonly: true, fileMustExist: true })
+  try {
+    sqlite.prepare('select count(*) from jobs').get()
+  } catch (error) {
+    const trouble = troubleOf(error, file)
+    throw trouble
+      ? new DatabaseError(trouble, error)
+      : new DatabaseError({ code: 'notADatabase', file }, error)
+  } finally {
+    sqlite.close()
+  }
+  const db = openDatabase(file)
+  checkpoint(db)
+  sqliteOf(db).pragma('journal_mode = DELETE')
+  sqliteOf(db).close()
+}
+
+/**
+ * Puts a file with everything in the place of a database in which there is no job yet. It is looked at whole before anything is touched, and
+ * what stood there is kept beside it. Null where it is done; else why not, and nothing has changed.
+ */
+export function takeBackupIn(bytes: Uint8Array, moment: string): BackupProblem | 'notEmpty' | null {
+  if (!onDatabase(isEmptyHouse)) return 'notEmpty'
+  const file = databaseFile()
+  const coming = `${file}.coming`
+  try {
+    writeFileSync(coming, bytes)
+    ready(coming)
+    closeDatabase()
+    restoreFrom(coming, file, moment)
+    return null
+  } catch (error) {
+    const code = troubleOf(error, coming)?.code
+    return code === 'newer' || code === 'damaged' || code === 'notADatabase' || code === 'full'
+      ? code
+      : 'other'
+  } finally {
+    for (const part of ['', '-wal', '-shm', '-journal']) rmSync(`${coming}${part}`, { force: true })
+  }
+}
