@@ -30,6 +30,9 @@ const Page = styled.div`
 const Middle = styled.main`
   min-height: 0;
   display: grid;
+  @media print {
+    display: block;
+  }
 `
 
 /** The wall page's frame: header, stages, the stage at work, the closing sum. */
@@ -54,6 +57,9 @@ export const Split = styled.div`
   ${narrow} {
     grid-template-columns: minmax(0, 1fr);
   }
+  @media print {
+    display: block;
+  }
 `
 export const Drawn = styled.section`
   min-height: 0;
@@ -63,6 +69,11 @@ export const Drawn = styled.section`
   ${narrow} {
     display: block;
     padding: ${space.m} ${space.s} 0;
+  }
+  @media print {
+    display: block;
+    padding: 0;
+    overflow: visible;
   }
 `
 /** What scrolls can be reached by the keyboard. */
@@ -79,6 +90,12 @@ export const Side = styled.aside.attrs({ tabIndex: 0 })`
     border-left: 0;
     border-top: 1px solid var(--line);
     padding: ${space.m};
+  }
+  @media print {
+    display: block;
+    overflow: visible;
+    padding: ${space.m} 0;
+    border: 0;
   }
 `
 export const Heading = styled.div`
@@ -105,5 +122,10 @@ export const Column = styled.section.attrs({ tabIndex: 0 })`
   }
   ${narrow} {
     padding: ${space.m} ${space.s};
+  }
+  @media print {
+    display: block;
+    overflow: visible;
+    padding: 0;
   }
 `

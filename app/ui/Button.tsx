@@ -48,6 +48,10 @@ const look = css<{ $kind?: 'plain' | 'main' | 'quiet' | 'bar' }>`
     min-width: 48px;
     min-height: 48px;
   }
+  /* nobody presses paper */
+  @media print {
+    display: none;
+  }
 `
 
 /** A button says what happens. */

@@ -24,5 +24,13 @@ export const GlobalStyle = createGlobalStyle`
   button, input { font: inherit; color: inherit; }
   :focus-visible { outline: 3px solid var(--chalk); outline-offset: 2px; }
   @media (prefers-reduced-motion: reduce) { * { transition: none !important; animation: none !important; } }
-  @media print { body { background: #fff; } }
+  @page { margin: 0.5in 0.5in 0.65in; }
+  @page { @bottom-right { content: counter(page) ' of ' counter(pages); font: 8pt sans-serif; } }
+  @media print {
+    body { background: #fff; font-size: 10pt; print-color-adjust: exact; }
+    header, nav, [data-unprinted] { display: none !important; }
+    thead { display: table-header-group; }
+    tr, figure, li, dl > div { break-inside: avoid; }
+    h1, h2, h3, caption { break-after: avoid; }
+  }
 `

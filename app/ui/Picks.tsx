@@ -9,6 +9,9 @@ const Group = styled(ToggleButtonGroup)`
   border-radius: 6px;
   overflow: hidden;
   background: var(--raised);
+  @media print {
+    display: none;
+  }
 `
 const Pick = styled(ToggleButton)`
   min-height: 44px;

@@ -150,6 +150,19 @@ export const themes = css`
       ${forced}
     }
   }
+  /* paper is white, its print black, whatever the screen was */
+  @media print {
+    :root,
+    :root[data-theme] {
+      ${site}
+      --chalk: #000000;
+      --chalk-wash: #ffffff;
+      --red: #000000;
+      --green: #000000;
+      --rod: #ffffff;
+      --strip: #dddddd;
+    }
+  }
 `
 
 /** One scale of spaces and few sizes of type. */

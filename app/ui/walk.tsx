@@ -18,6 +18,9 @@ export const WalkCard = styled.section`
       outline-color: var(--bar-ink);
     }
   }
+  @media print {
+    display: none;
+  }
 `
 /** The one number, readable from two meters. */
 export const Huge = styled.p`
@@ -66,6 +69,9 @@ export const ThumbBar = styled.div<{ $columns: string }>`
     & button {
       min-height: 56px;
     }
+  }
+  @media print {
+    display: none;
   }
 `
 /** The thumb's main button, and one that only goes about. */

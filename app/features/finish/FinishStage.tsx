@@ -36,6 +36,10 @@ const Line = styled.li`
   }
 `
 const What = styled(Button)`
+  @media print {
+    display: block;
+    border: 0;
+  }
   justify-content: flex-start;
   text-align: left;
   padding-left: 0;
