@@ -85,6 +85,7 @@ export function rodLine({ plan, workpiece, wording, marking }: PlannedWall, rod:
 
 const HIGH = inches(1.5)
 const OVER = inches(0.25)
+const PAD = inches(0.3)
 const TICK = inches(0.1)
 
 /** A rod as a drawing at full size: a lath with every edge across it, names beside them. */
@@ -146,7 +147,8 @@ export function rodDrawing(planned: PlannedWall, rod: Rod): Full {
   ].filter(({ text }) => text !== '')
   return {
     title: fullSizeText.rod(planned.wall.name, rodNames[rod]),
-    box: { left: 0, right: length, bottom: -OVER * 2, top: HIGH + OVER * 2 },
+    // with the bars below it no higher than a narrow roll
+    box: { left: 0, right: length, bottom: -PAD, top: HIGH + PAD },
     paths,
     words,
   }

@@ -1,0 +1,115 @@
+import { BOOKLET_PARTS, paperAskedSchema } from '~/model'
+import { paperText } from '~/messages'
+import { paperExample, paperWall, SHORT_PATIENCE } from '../../tests/paperJobs'
+import { readPdfs } from '../../tests/pdfPages'
+import { booklet } from './booklet'
+import { fileName, makeFile } from './makeFile'
+import { setForType } from './pdf/fonts'
+
+const tern = paperExample('tern-cottage')
+const metric = paperExample('metric-study')
+const of = (job: typeof tern, names: readonly string[]) =>
+  job.walls.filter(({ name }) => names.includes(name)).map(({ id }) => id)
+
+test('a booklet has every part, each page its number, job, day and revision; figures are the plan’s', async () => {
+  const asked = { paper: 'letter', datum: 'left', parts: BOOKLET_PARTS } as const
+  const [letter, a4] = await Promise.all([
+    booklet(tern, { ...asked, walls: of(tern, ['Long wall', 'Desk wall']) }, SHORT_PATIENCE),
+    booklet(metric, { ...asked, paper: 'a4', walls: [] }, SHORT_PATIENCE),
+  ])
+  const [inches, mm] = readPdfs([letter, a4])
+  expect(inches?.title).toBe('Tern Cottage')
+  for (const { file, job, sizes } of [
+    { file: inches, job: tern, sizes: [612, 792] },
+    { file: mm, job: metric, sizes: [595, 842] },
+  ]) {
+    const pages = file?.pages ?? []
+    pages.forEach(({ words, box }, i) => {
+      const said = words.map(({ text }) => text).join(' ')
+      expect(said).toContain(paperText.pageOf(i + 1, pages.length))
+      expect(said).toContain(`${job.name} · Wed, Apr 2, 2031 · revision 1`)
+      expect([Math.round(box[2]), Math.round(box[3])].sort()).toEqual(sizes)
+      // nothing runs off the sheet
+      for (const { x, y, width } of words) {
+        expect(x).toBeGreaterThanOrEqual(20)
+        expect(x + width).toBeLessThanOrEqual(box[2] - 20)
+        expect(y).toBeGreaterThanOrEqual(20)
+      }
+    })
+  }
+  const all = (inches?.pages ?? []).map(({ words }) => words.map(({ text }) => text).join(' '))
+  for (const part of BOOKLET_PARTS.filter((each) => each !== 'client'))
+    expect(all.some((text) => text.toLowerCase().includes(paperText.parts[part].toLowerCase()))).toBe(true)
+  const long = paperWall(tern, 'Long wall')
+  const said = all.join(' ')
+  for (const { text } of long.dimensions.foot.figures) expect(said).toContain(setForType(text))
+  // fractions are fractions, and nothing was set that the type has no sign for
+  expect(said).not.toMatch(/\d\/\d/)
+  expect(said).not.toMatch(/(^|[^a-z])\?/)
+})
+
+test('the same plan on the same day is the same file, byte for byte', async () => {
+  const asked = {
+    paper: 'letter',
+    datum: 'right',
+    parts: ['wall', 'marks', 'cut', 'finish'],
+    walls: of(tern, ['Stair wall']),
+  } as const
+  const [one, other] = [
+    await booklet(tern, asked, SHORT_PATIENCE),
+    await booklet(tern, asked, SHORT_PATIENCE),
+  ]
+  expect(Buffer.compare(one, other)).toBe(0)
+})
+
+test('every file is made of every wall of the examples, or it is told that there is none; none is empty', async () => {
+  const asked = paperAskedSchema()
+  for (const job of [tern, metric, paperExample('lines-sampler')])
+    for (const { id: wall } of job.walls) {
+      const offers = await makeFile(job, asked.parse({ file: 'offers.json', wall }), SHORT_PATIENCE)
+      if (!offers.ok) throw new Error(offers.issue.code)
+      const { templates, drawings, rods } = JSON.parse(new TextDecoder().decode(offers.file.bytes))
+      for (const [file, more, isThere] of [
+        ...['ends', 'gauges', 'plates', 'arches', 'rows'].map(
+          (kinds) => ['templates.pdf', { kinds }, templates.includes(kinds)] as const,
+        ),
+        ...['wall', 'pieces', 'panels'].map(
+          (drawing) => ['drawing.svg', { drawing }, drawings.includes(drawing)] as const,
+        ),
+        ['rod.pdf', {}, rods.length > 0] as const,
+        ['drawing.dxf', { version: 'r12' }, true] as const,
+      ]) {
+        const made = await makeFile(job, asked.parse({ file, wall, ...more }), SHORT_PATIENCE)
+        expect([file, more, made.ok]).toEqual([file, more, isThere])
+        if (made.ok) expect(made.file.bytes.byteLength).toBeGreaterThan(300)
+      }
+    }
+  expect(await makeFile(tern, asked.parse({ file: 'rod.pdf', wall: 'gone' }), SHORT_PATIENCE)).toEqual({
+    ok: false,
+    issue: { code: 'noWall' },
+  })
+})
+
+test.each([
+  [{ file: 'booklet.pdf', parts: 'wall,nonsense' }],
+  [{ file: 'rod.pdf' }],
+  [{ file: 'rod.pdf', wall: 'w', bar: '9' }],
+  [{ file: 'rod.pdf', wall: 'w', bar: 'NaN' }],
+  [{ file: 'labels.pdf', wall: 'w', sheet: 'unheard of' }],
+  [{ file: 'labels.pdf', wall: 'w', sheet: 'letter-30', skip: '-1' }],
+  [{ file: '../etc/passwd' }],
+])('what is asked for wrongly is refused: %j', (asked) => {
+  expect(paperAskedSchema().safeParse(asked).success).toBe(false)
+})
+
+test('file names take whatever a wall is called', () => {
+  expect(fileName(['..\\a/b:c*?"<>|', ' . '], 'pdf')).toBe('a b c.pdf')
+  expect(fileName([''], 'csv')).toBe('regla.csv')
+  expect(fileName(['Küche, Süd', 'x'.repeat(400)], 'svg').length).toBeLessThan(130)
+})
+
+test('words of any alphabet are set as far as the type has signs, never as a box', () => {
+  expect(setForType('13 15/16 in, 3 1/2\u202fup')).toBe('13 15\u204416 in, 3 1\u20442 up')
+  expect(setForType('Zażółć ẞ')).not.toContain('\u25a1')
+  expect(setForType('墙 ✓')).toBe('? ?')
+})
