@@ -6,7 +6,7 @@ import { planJob } from '~/core/planJob'
 import { fileProblemText } from '~/messages'
 import { type JobFile, unitsOf } from '~/model'
 import { highsSolver } from '~/workers/highsSolver'
-import { type FilesWanted, writeFiles } from './planFiles'
+import type { FilesWanted } from './planFiles'
 
 /** What the command ends with: fine, or something is wrong with the file it was given. */
 const FINE = 0
@@ -89,6 +89,8 @@ async function main(args: readonly string[]): Promise<number> {
     )
     if (Object.keys(wanted).length === 0) continue
     try {
+      // what draws is only loaded where something is drawn
+      const { writeFiles } = await import('./planFiles')
       const { written, missed } = await writeFiles(found.file, wanted, solve)
       for (const name of written) process.stderr.write(`${name}\n`)
       if (missed.length > 0)

@@ -1,3 +1,4 @@
+import { benchPaper } from './benchPaper'
 import { benchWall } from './benchWall'
 import { benchWork } from './benchWork'
 import { readFileSync } from 'node:fs'
@@ -59,6 +60,7 @@ const sixty: Workpiece = {
   settings,
 }
 await benchWall(measure)
+await benchPaper(measure)
 await measure('whole plan without boards, 60 battens', 400, () => computePlan(sixty))
 await benchAgree(measure, sixty)
 await benchWork(measure)

@@ -1,10 +1,11 @@
 // Takes the pictures in docs/screenshots from the demo data, with a server and a database of its own.
-import { spawn } from 'node:child_process'
-import { mkdtempSync } from 'node:fs'
+import { spawn, spawnSync } from 'node:child_process'
+import { mkdtempSync, readdirSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { setTimeout as sleep } from 'node:timers/promises'
 import { chromium } from '@playwright/test'
+import sharp from 'sharp'
 import { prepare } from './prepare.mjs'
 
 const PORT = 3219
@@ -13,8 +14,12 @@ const DESK = { width: 1280, height: 800 }
 const PHONE = { width: 390, height: 844 }
 
 const press = (selector) => (page) => page.locator(selector).first().click()
+const pickWall = (wall) => async (page) => {
+  await page.getByRole('button', { name: /Wall$/ }).click()
+  await page.getByRole('option', { name: wall }).click()
+  await page.waitForLoadState('networkidle')
+}
 const PICTURES = [
-  { name: 'jobs', path: '/', size: DESK },
   { name: 'job', path: '/jobs/demo', size: DESK },
   { name: 'layout', wall: 'Long wall', stage: 'layout', size: DESK, then: press('[data-strip="batten-5"]') },
   { name: 'room', link: 'All walls of Dining room together', size: DESK },
@@ -78,7 +83,7 @@ const PICTURES = [
         .first()
         .evaluate((node) => node.scrollIntoView({ block: 'center' })),
   },
-  { name: 'phone-fit', wall: 'Scullery wall', stage: 'fit', size: PHONE },
+  { name: 'paper', path: '/jobs/demo/paper', size: DESK, then: pickWall('Scullery wall') },
   {
     name: 'log',
     path: '/jobs/demo/log',
@@ -103,6 +108,40 @@ const PICTURES = [
     then: press('button[aria-label="Card before"]'),
   },
 ]
+
+/** Four sheets of the booklet side by side; Debian's poppler-utils turns them into pictures. */
+async function bookletPicture() {
+  const job = await (await fetch(`${BASE}/jobs/demo/export`)).json()
+  const page = await (await fetch(`${BASE}/jobs/demo`)).text()
+  const name = 'Desk wall'
+  const [, wall] = new RegExp(`/walls/([0-9a-z]+)[^>]*>${name}<`).exec(page) ?? []
+  if (!wall || !job.name) throw new Error(`no ${name} in the demo job`)
+  const query = new URLSearchParams({ walls: wall, parts: 'wall,marks,cut,boards' })
+  const folder = mkdtempSync(join(tmpdir(), 'regla-booklet-'))
+  const pdf = join(folder, 'booklet.pdf')
+  writeFileSync(
+    pdf,
+    Buffer.from(await (await fetch(`${BASE}/jobs/demo/paper/booklet.pdf?${query}`)).arrayBuffer()),
+  )
+  const made = spawnSync('pdftoppm', ['-r', '72', '-png', pdf, join(folder, 'sheet')])
+  if (made.status !== 0)
+    return console.error('No picture of the booklet: install Debian’s package “poppler-utils”.')
+  const sheets = readdirSync(folder).filter((each) => each.endsWith('.png'))
+  const shown = [sheets[0], sheets[1], sheets.at(-3), sheets.at(-1)].flatMap((each) => each ?? [])
+  const pictures = await Promise.all(
+    shown.map((each) =>
+      sharp(join(folder, each))
+        .resize({ width: 620, height: 480, fit: 'contain', background: '#e9e5da' })
+        .toBuffer(),
+    ),
+  )
+  await sharp({ create: { width: 1280, height: 1000, channels: 3, background: '#e9e5da' } })
+    .composite(
+      pictures.map((input, i) => ({ input, left: 13 + (i % 2) * 634, top: 13 + Math.floor(i / 2) * 494 })),
+    )
+    .png()
+    .toFile('docs/screenshots/booklet.png')
+}
 
 prepare({ build: true })
 const server = spawn('node', ['server.js'], {
@@ -151,6 +190,7 @@ try {
     await page.close()
   }
   await browser.close()
+  if (named.length === 0 || named.includes('booklet')) await bookletPicture()
 } finally {
   server.kill()
 }

@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process'
-import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
+import { mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { computePlan } from '~/core/computePlan'
@@ -68,5 +68,29 @@ describe('npm run plan', () => {
     expect(JSON.parse(lines[0] ?? '').format).toBe('regla-plan')
     expect(status).toBe(2)
     expect(stderr).toEqual(['/nowhere.json: there is no such file.'])
+  })
+
+  test('drawings, tables and the booklet go where they are wanted; the plan is printed as ever', () => {
+    const folder = mkdtempSync(join(tmpdir(), 'regla-'))
+    const at = (name: string) => join(folder, name)
+    const { status, stdout, stderr } = plan(
+      'examples/metric-study.regla.json',
+      ...['--svg', at('svg'), '--dxf', at('dxf'), '--csv', at('csv'), '--pdf', at('made/booklet.pdf')],
+    )
+    expect([status, JSON.parse(stdout).format]).toEqual([0, 'regla-plan'])
+    const made = (kind: string) => readdirSync(at(kind)).sort()
+    expect(made('dxf')).toEqual(['Study, Desk wall.dxf'])
+    expect(made('svg')).toContain('Study, Desk wall.svg')
+    expect(made('csv')).toEqual(
+      ['boards', 'cuts', 'marks', 'takeoff'].map((table) => `Study, Desk wall, ${table}.csv`),
+    )
+    expect(readFileSync(at('made/booklet.pdf')).subarray(0, 5).toString()).toBe('%PDF-')
+    // each that was written is named
+    expect(stderr).toHaveLength(made('svg').length + made('csv').length + 2)
+    expect(plan('a.json', 'b.json', '--pdf', at('x.pdf'))).toMatchObject({
+      status: 2,
+      stderr: ['--pdf takes one job file: name each booklet by itself.'],
+    })
+    expect(plan(demo, '--nonsense')).toMatchObject({ status: 2 })
   })
 })

@@ -54,7 +54,6 @@ export const paperText = {
   notReleased: 'Not released to the saw yet: names may still change.',
   setups: 'Set-ups at the saw, in order',
   cutColumns: ['', 'Card', 'Pieces', 'Cut to', 'Ends', 'How'],
-  shortPoint: (length: string) => `short point ${length}`,
   group: (material: string, setting: string) => `${material}, ${setting}`,
   noPieces: 'This wall has no pieces to cut.',
   boardColumns: ['', 'Board', 'Cut in this order', 'Left over'],

@@ -1,6 +1,8 @@
+import fc from 'fast-check'
+import { paperText, sayWithUnit } from '~/messages'
 import { BOOKLET_PARTS, paperAskedSchema } from '~/model'
-import { paperText } from '~/messages'
-import { paperExample, paperWall, SHORT_PATIENCE } from '../../tests/paperJobs'
+import { anyMeetingWall, runs } from '../../tests/anyWall'
+import { onPaper, paperExample, paperWall, SHORT_PATIENCE } from '../../tests/paperJobs'
 import { readPdfs } from '../../tests/pdfPages'
 import { booklet } from './booklet'
 import { fileName, makeFile } from './makeFile'
@@ -112,4 +114,42 @@ test('words of any alphabet are set as far as the type has signs, never as a box
   expect(setForType('13 15/16 in, 3 1/2\u202fup')).toBe('13 15\u204416 in, 3 1\u20442 up')
   expect(setForType('Zażółć ẞ')).not.toContain('\u25a1')
   expect(setForType('墙 ✓')).toBe('? ?')
+})
+
+test('any wall goes on paper whole: no word off its sheet, and what is marked and cut is on it', async () => {
+  const walls = fc.sample(anyMeetingWall, { numRuns: runs(14), seed: 1907 })
+  const files = await Promise.all(
+    walls.map(({ wall, settings }, i) => {
+      const job = {
+        ...tern,
+        settings,
+        rooms: [{ id: 'r', name: 'Any room' }],
+        walls: [{ id: 'w', name: 'Any wall', room: 'r', survey: wall.survey, design: wall.design, acts: [] }],
+      }
+      const asked = {
+        paper: i % 2 === 0 ? ('letter' as const) : ('a4' as const),
+        datum: i % 3 === 0 ? ('right' as const) : ('left' as const),
+        parts: ['wall', 'marks', 'cut', 'finish', 'takeDown', 'client'] as const,
+        walls: [],
+      }
+      return booklet(job, asked, SHORT_PATIENCE)
+    }),
+  )
+  readPdfs(files).forEach(({ pages }, i) => {
+    const workpiece = walls[i]
+    if (!workpiece) throw new Error('no wall')
+    const said = pages.flatMap(({ words }) => words.map(({ text }) => text)).join(' ')
+    for (const { words, box } of pages)
+      for (const { x, y, width, text } of words) {
+        expect([text, x >= 18 && x + width <= box[2] - 18 && y >= 18 && y <= box[3] - 18]).toEqual([
+          text,
+          true,
+        ])
+      }
+    const planned = onPaper(workpiece, i % 3 === 0 ? 'right' : 'left')
+    for (const { row } of planned.cards)
+      expect(said.replaceAll(' ', '')).toContain(
+        setForType(sayWithUnit(row.cutLength, planned.wording)).replaceAll(' ', ''),
+      )
+  })
 })

@@ -14,6 +14,7 @@ const Group = styled(ToggleButtonGroup)`
   }
 `
 const Pick = styled(ToggleButton)`
+  min-width: 48px;
   min-height: 44px;
   padding: ${space.xs} ${space.m};
   border: 0;

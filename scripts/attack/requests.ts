@@ -151,6 +151,17 @@ function someBody(chance: Chance): { body: string; type: string } {
   return { type: chance.of(TYPES), body: oddText(chance) }
 }
 
+/** Files that are made of a job, most asked for without what they need. */
+const PAPER_FILES = [
+  'booklet.pdf?parts=marks',
+  'rod.pdf',
+  'labels.pdf?wall=x&sheet=letter-30',
+  'drawing.svg?wall=%',
+  'table.csv?wall=w&table=log',
+  'work.ics',
+  '..%2f..',
+]
+
 /** Requests of every shape to every address there is. */
 export async function mutatedRequests(target: Target, times: number, seed = 1): Promise<Tally> {
   const chance = chanceOf(seed)
@@ -165,6 +176,7 @@ export async function mutatedRequests(target: Target, times: number, seed = 1): 
       .replace(':jobId', good ? jobId : chance.of(ODD_IDS))
       .replace(':wallId', good ? wallId : chance.of(ODD_IDS))
       .replace(':roomId', chance.of(ODD_IDS))
+      .replace(':file', chance.of(PAPER_FILES))
       .replace(':device', chance.of(['laser', 'finder', 'toaster']))
       .replace('*', chance.of(['lost', '%', '.env', '..%2fserver.js']))
     const asked = `${path}${chance.of(['', '', '', '.data', '?page=-1', '?page=1e9', '?away=1&search=%25', '?index', '?_routes=root', '?after=x', '?template'])}`

@@ -4,7 +4,7 @@ import { expect, expectAccessible, expectSaved, openDemoWall, openStage, pickWor
 const STAGES = ['Measure', 'Lay out', 'Agree', 'Mark', 'Cut', 'Buy', 'Finish'] as const
 /** Pages and stages looked at in every theme: the colors of the others are made of the same few. */
 const EVERY_THEME = ['/', '/yard', 'Lay out', 'Agree', 'Cut']
-const YARD = ['/yard', '/jobs/demo/boards', '/jobs/demo/boards/list', '/jobs/demo/supplies']
+const YARD = ['/yard', ...['boards', 'boards/list', 'supplies', 'paper'].map((page) => `/jobs/demo/${page}`)]
 type Theme = 'light' | 'dark' | 'site' | 'forced'
 
 /** The page as it stands in another theme: the colors change, the elements stay. */

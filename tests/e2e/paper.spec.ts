@@ -150,3 +150,25 @@ test('everything goes out in one file and comes in on an empty machine; where th
     await Promise.all([first.kill(), second.kill()])
   }
 })
+
+test('what the browser prints is the page without its frame, black on white whatever the screen was, numbered', async ({
+  page,
+}) => {
+  await page.goto('/jobs/demo')
+  const wall = await page.getByRole('link', { name: 'Desk wall', exact: true }).getAttribute('href')
+  await page.emulateMedia({ colorScheme: 'dark' })
+  for (const stage of ['cut/labels', 'mark', 'finish']) {
+    await page.goto(`${wall?.replace(/\w+$/, stage)}`)
+    await page.waitForLoadState('networkidle')
+    await page.evaluate(() => document.documentElement.setAttribute('data-theme', 'dark'))
+    const path = test.info().outputPath(`${stage.replace('/', '-')}.pdf`)
+    await page.pdf({ path, preferCSSPageSize: true, format: 'Letter' })
+    const pages = said(pdfRead(path))
+    pages.forEach((words, i) => expect(words).toContain(`${i + 1} of ${pages.length}`))
+    expect(pages.join(' ')).not.toMatch(/Lay out Agree|✓ saved/)
+    await page.emulateMedia({ media: 'print' })
+    const ink = await page.evaluate(() => getComputedStyle(document.body).color)
+    expect(ink).toBe('rgb(0, 0, 0)')
+    await page.emulateMedia({ media: null })
+  }
+})

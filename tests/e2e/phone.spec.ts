@@ -83,6 +83,7 @@ test.describe('on a phone', () => {
       '/jobs/demo/client',
       '/jobs/demo/boards',
       '/jobs/demo/boards/list',
+      '/jobs/demo/paper',
     ]) {
       await page.goto(path)
       if (path.includes('boards'))

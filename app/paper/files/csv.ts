@@ -118,7 +118,8 @@ function cutsCsv({ plan, cards, release, wording }: PlannedWall): string {
           piece ? pieceName(piece, wording) : id,
           materialName(row.materialId, wording),
           ...lengthCells(row.cutLength, wording),
-          ...lengthCells(row.shortLength, wording),
+          // what runs to a point has no short edge
+          ...(row.shortLength > 0 ? lengthCells(row.shortLength, wording) : ['', '', '']),
           ...lengthCells(row.faceWidth, wording),
           endCutKey(row.start),
           endCutKey(row.end),

@@ -22,6 +22,7 @@ import {
   say,
   sayWithUnit,
   setupsText,
+  shortPointText,
   visitText,
   WORK_CAUTIONS,
   workText,
@@ -59,7 +60,8 @@ function howOf(card: CutCard, pieces: readonly Piece[], { workpiece, wording }: 
               wording,
             )}: `
           : ''
-      return `${whose}${fixingText(fixing, wording)}.`
+      const said = fixingText(fixing, wording)
+      return `${whose}${whose === '' ? capital(said) : said}.`
     }),
   ].join(' ')
 }
@@ -95,8 +97,8 @@ export function cutSheet(flow: Flow, planned: PlannedWall, clock: number): void 
         return [
           row.label,
           `${row.pieceIds.length} × ${where}${own.length > 0 && own.length <= 12 ? ` (${own.join(', ')})` : ''}`,
-          row.shortLength < row.longLength - 1
-            ? `${sayWithUnit(row.cutLength, wording)}, ${paperText.shortPoint(say(row.shortLength, wording))}`
+          say(row.shortLength, wording) !== say(row.longLength, wording)
+            ? `${sayWithUnit(row.cutLength, wording)}; ${shortPointText(row.shortLength, wording)}`
             : sayWithUnit(row.cutLength, wording),
           endsOf(card, planned),
           howOf(card, pieces, planned),

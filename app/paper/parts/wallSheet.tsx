@@ -10,13 +10,17 @@ import type { PlannedWall } from '../paperJob'
 const SIZE = 9
 /** A drawing lower than this can't be read: it goes on a page of its own. */
 const LEAST = 260
+/** More things than this are listed on the next sheet. */
+const MOST_BESIDE = 7
 
 /** The wall on a sheet turned on its side: the drawing with its dimensions, what it closes on, what is on the wall and how it is painted. */
 export function wallSheet(flow: Flow, planned: PlannedWall): void {
   const { plan, scene, dimensions, wording, wall, workpiece } = planned
   flow.page(paperText.headOf(wall.name, paperText.parts.wall), layoutTitle(plan, wording), true)
   const { width } = flow
-  const height = Math.max(LEAST, flow.left() - 74)
+  // what is said under it, and a short list of what is on the wall, stand on the same sheet
+  const things = Math.min(wall.survey.things.length, MOST_BESIDE)
+  const height = Math.max(LEAST, flow.left() - 74 - (things > 0 ? 48 + things * 16 : 0))
   flow.draw(height, (x, y) =>
     drawPicture(
       flow.pdf,
