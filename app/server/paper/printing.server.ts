@@ -1,8 +1,7 @@
-import { fork } from 'node:child_process'
-import { resolve } from 'node:path'
 import type { PaperAsked } from '~/model'
 import type { MadeFile } from '~/paper/makeFile'
 import type { PaperJob } from '~/paper/paperJob'
+import { type OwnProcess, ownProcess } from '../ownProcess.server'
 
 /** How long one file may take. */
 export const PRINTING_DEADLINE_MS = 60_000
@@ -22,30 +21,10 @@ export interface PrinterAnswer {
 /** A file, or why there is none. */
 export type Printed = MadeFile | 'noWall' | 'nothing' | 'broken' | 'tooLong' | 'busy' | 'left'
 
-/** A process that makes files: what the printer asks of it. */
-export interface PrinterProcess {
-  readonly ask: (question: PrinterAsked) => void
-  readonly onAnswer: (hear: (answer: PrinterAnswer) => void) => void
-  readonly onEnd: (hear: () => void) => void
-  readonly end: () => void
-}
+/** The process that makes files. */
+export type PrinterProcess = OwnProcess<PrinterAsked, PrinterAnswer>
 
-function startProcess(): PrinterProcess {
-  const child = fork(resolve('app/server/paper/printer.ts'), {
-    execArgv: ['--import', 'tsx'],
-    // bytes go as bytes
-    serialization: 'advanced',
-  })
-  // it keeps nobody from leaving
-  child.unref()
-  child.channel?.unref()
-  return {
-    ask: (question) => void child.send(question, () => undefined),
-    onAnswer: (hear) => void child.on('message', hear),
-    onEnd: (hear) => void child.on('exit', hear).on('error', hear),
-    end: () => void child.kill('SIGKILL'),
-  }
-}
+const startProcess = (): PrinterProcess => ownProcess('app/server/paper/printer.ts')
 
 /**
  * Makes files one at a time in a process of its own, so that no page waits for them. One that takes too long, or whose reader left, is given

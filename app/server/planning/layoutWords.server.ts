@@ -1,6 +1,5 @@
-import { fork } from 'node:child_process'
-import { resolve } from 'node:path'
 import type { Workpiece } from '~/model'
+import { type OwnProcess, ownProcess } from '../ownProcess.server'
 
 /** How long one wall may be planned for. */
 export const PLANNING_DEADLINE_MS = 4_000
@@ -30,26 +29,10 @@ interface Answer {
   readonly said: WallSaid | null
 }
 
-/** A process that plans: what the planner asks of it. */
-export interface PlanningProcess {
-  readonly ask: (question: { readonly ticket: number; readonly workpiece: Workpiece }) => void
-  readonly onAnswer: (hear: (answer: Answer) => void) => void
-  readonly onEnd: (hear: () => void) => void
-  readonly end: () => void
-}
+/** The process that plans. */
+export type PlanningProcess = OwnProcess<{ readonly ticket: number; readonly workpiece: Workpiece }, Answer>
 
-function startProcess(): PlanningProcess {
-  const child = fork(resolve('app/server/planning/sayLayouts.ts'), { execArgv: ['--import', 'tsx'] })
-  // it keeps nobody from leaving
-  child.unref()
-  child.channel?.unref()
-  return {
-    ask: (question) => void child.send(question, () => undefined),
-    onAnswer: (hear) => void child.on('message', hear),
-    onEnd: (hear) => void child.on('exit', hear).on('error', hear),
-    end: () => void child.kill('SIGKILL'),
-  }
-}
+const startProcess = (): PlanningProcess => ownProcess('app/server/planning/sayLayouts.ts')
 
 /** Plans walls one at a time in a process of its own; one that takes too long is given up, and the next has a new process. */
 export function layoutPlanner(start: () => PlanningProcess = startProcess, deadline = PLANNING_DEADLINE_MS) {
