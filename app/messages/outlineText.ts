@@ -24,6 +24,12 @@ export const outlineText = {
         : `${others} smaller lines are left out.`,
   becomes: (width: number, height: number, w: Wording) =>
     `The wall becomes ${say(width, w)} wide along the floor and ${sayWithUnit(height, w)} high at the left corner.`,
+  missing: (parts: number) =>
+    parts === 0
+      ? ''
+      : parts === 1
+        ? '1 slope or missing part is put on it.'
+        : `${parts} slopes or missing parts are put on it.`,
   replaces: (readings: number) =>
     readings === 0
       ? ''
@@ -54,8 +60,8 @@ export function outlineShapeText(issue: OutlineShapeIssue, w: Wording): string {
       return `It would be ${say(Math.round(issue.width), w)} by ${sayWithUnit(Math.round(issue.height), w)}: too small for a wall. Is the unit right?`
     case 'tooLarge':
       return 'It would be larger than any wall. Is the unit right?'
-    case 'turnsBack':
-      return `Near ${say(Math.round(issue.at.x), w)} from the left and ${say(Math.round(issue.at.y), w)} up it steps or turns back. Draw it without, and put steps, stairs and missing parts on the wall as such.`
+    case 'odd':
+      return `Near ${say(Math.round(issue.at.x), w)} from the left and ${say(Math.round(issue.at.y), w)} up something of the wall is missing that is neither a rectangle nor a slope. Draw it without, and put it on the wall as a missing part.`
     case 'tooManyCorners':
       return `It has ${issue.corners} corners: more than a survey holds. Draw it with fewer.`
   }

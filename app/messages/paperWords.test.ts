@@ -52,12 +52,17 @@ test('outlines: what they become, and why not', () => {
     '1 smaller line is left out.',
     '4 smaller lines are left out.',
   ])
+  expect([0, 1, 2].map(outlineText.missing)).toEqual([
+    '',
+    '1 slope or missing part is put on it.',
+    '2 slopes or missing parts are put on it.',
+  ])
   expect(outlineText.replaces(0)).toBe('')
   expect(outlineIssueText({ code: 'open', lines: 3 })).toContain('(3 open ones)')
   expect(outlineIssueText({ code: 'empty' })).toContain('no closed line')
   expect(outlineIssueText({ code: 'badNumber' })).toContain('numbers')
-  expect(plain(outlineShapeText({ code: 'turnsBack', at: { x: inches(20), y: inches(8) } }, w))).toMatch(
-    /^Near 20 from the left and 8 up it steps or turns back/,
+  expect(plain(outlineShapeText({ code: 'odd', at: { x: inches(20), y: inches(8) } }, w))).toMatch(
+    /^Near 20 from the left and 8 up something of the wall is missing/,
   )
   expect(plain(outlineShapeText({ code: 'tooSmall', width: 1e6, height: 2e6 }, w))).toContain(
     'Is the unit right?',

@@ -59,9 +59,9 @@ export function OutlinePanel() {
   const box = polygon && boundsOf(polygon)
   const take = async () => {
     if (!made?.ok) return
-    const { width, height, readings } = made.value
+    const { width, height, readings, things } = made.value
     setHeld(null)
-    edit([{ type: 'patchSurvey', patch: { width, height, readings } }], 'done')
+    edit([{ type: 'patchSurvey', patch: { width, height, readings, things } }], 'done')
     await saveNow()
   }
   return (
@@ -104,6 +104,7 @@ export function OutlinePanel() {
           {made.ok ? (
             <p>
               {outlineText.becomes(made.value.width, made.value.height, wording)}{' '}
+              {outlineText.missing(made.value.things.filter(({ kind }) => kind === 'cutOff').length)}{' '}
               {outlineText.others(held.others)} {outlineText.replaces(shape)}
             </p>
           ) : (
