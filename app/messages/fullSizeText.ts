@@ -10,6 +10,8 @@ export const fullSizeText = {
   zero: 'corner',
   floor: 'floor',
   end: 'end of the wall',
+  sideEnds: ['left end', 'right end'],
+  sideFeet: ['foot', 'head'],
   mark: (name: string, reads: string) => `${name}  ${reads}`,
   endOf: (row: string, which: 'start' | 'end', cut: string) => `${row}, ${which}: ${cut}`,
   hand: (mirrored: boolean) => (mirrored ? 'other hand' : 'as the card has it'),

@@ -106,6 +106,8 @@ export const paperText = {
   placed: (left: string, up: string) => `${left} from the left, ${up} up`,
   beads: (many: number) => (many === 1 ? 'a bead down its middle' : `${many} beads side by side`),
   dabs: (places: string) => `dabs at ${places}`,
+  panels: (panels: number, fasteners: number) =>
+    `Last the ${count(panels, 'panel')} under the trim: ${count(fasteners, 'fastener')} on the studs, and adhesive between them.`,
   takeDownCaution:
     'Eyes covered. Before the first pry bar: power off where cables may run, and ask before old paint is scraped or sanded (it may hold lead); in older houses wallboard and its filler may hold asbestos. Local codes and licensed trades rule.',
   clientLead: (client: string) => (client === '' ? 'As laid out for you.' : `As laid out for ${client}.`),
@@ -124,6 +126,10 @@ export const rodNames: Readonly<Record<Rod, string>> = {
   foot: 'Long rod',
   head: 'Long rod at the head',
   height: 'Height rod',
+  bottom: 'Lines along the foot of the field',
+  top: 'Lines along the head of the field',
+  left: 'Lines up the left side of the field',
+  right: 'Lines up the right side of the field',
 }
 export const templateNames: Readonly<Record<TemplateKind, string>> = {
   ends: 'Ends of slanted pieces',

@@ -16,8 +16,8 @@ export const BOOKLET_PARTS = [
 ] as const
 export type BookletPart = (typeof BOOKLET_PARTS)[number]
 
-/** What is printed at full size. */
-export const RODS = ['foot', 'head', 'height'] as const
+/** What is printed at full size: rods along the layout's foot, its head and up from the floor, and along the sides of a field that lines are struck in. */
+export const RODS = ['foot', 'head', 'height', 'bottom', 'top', 'left', 'right'] as const
 export type Rod = (typeof RODS)[number]
 export const TEMPLATES = ['ends', 'gauges', 'plates', 'arches', 'rows'] as const
 export type TemplateKind = (typeof TEMPLATES)[number]

@@ -3,6 +3,7 @@ import fc from 'fast-check'
 import { anyMeetingWall, runs } from '../../../tests/anyWall'
 import type { Act } from '~/model'
 import { computePlan } from '../computePlan'
+import { panelsOf } from '../panels/panels'
 import { finishList } from '../finish/finishList'
 import { heldBy } from '../takeoff/fixings'
 import { takeDown } from './takeDown'
@@ -26,6 +27,8 @@ test('on any wall every piece comes off once; nails and beads lie on it, and hol
           )
         expect(nails?.places ?? 0).toBe(nailsAt.length)
       }
+      const skin = panelsOf(workpiece, plan.layout)
+      expect(down.panels?.count ?? 0).toBe(skin?.ok ? skin.value.panels.length : 0)
       const filled = finishList(workpiece, plan).find(({ what }) => what.kind === 'holes')
       expect(down.holes).toBe(filled?.what.kind === 'holes' ? filled.what.count : 0)
     }),

@@ -5,6 +5,7 @@ import { releaseOf } from '../asbuilt/release'
 import type { Plan } from '../computePlan'
 import { fitOrder } from '../fit/fitWalk'
 import { boundsOf, type Point } from '../geometry'
+import { panelsOf } from '../panels/panels'
 import type { Piece } from '../pieces'
 import { DAB_FROM_END, heldBy, middleOfFace, type Nails, placesOn } from '../takeoff/fixings'
 import { seamsOf } from '../takeoff/seams'
@@ -52,6 +53,8 @@ export interface TakeDown {
   }[]
   /** Length of beads and number of dabs under which paper tears. */
   readonly torn: { readonly beads: Length; readonly dabs: number }
+  /** The skin under the trim, which comes off last; null where there is none. */
+  readonly panels: { readonly count: number; readonly fasteners: number } | null
 }
 
 const TEARS: Readonly<Record<Fixing, Tears>> = {
@@ -79,6 +82,7 @@ export function takeDown(plan: Plan, workpiece: Workpiece, acts: readonly Act[] 
     const [piece, by] = [byId.get(pieceId), held.get(pieceId)]
     return piece && by ? [takenDown(piece, by)] : []
   })
+  const skin = panelsOf(workpiece, plan.layout)
   const earlier = pulledOff(acts).map(({ piece, at, holes }) => ({ piece, at, holes }))
   const sum = (of: (each: TakenDown) => number) => off.reduce((total, each) => total + of(each), 0)
   return {
@@ -96,6 +100,12 @@ export function takeDown(plan: Plan, workpiece: Workpiece, acts: readonly Act[] 
       ),
       dabs: sum(({ dabsAt }) => dabsAt.length),
     },
+    panels: skin?.ok
+      ? {
+          count: skin.value.panels.length,
+          fasteners: skin.value.panels.reduce((total, { fasteners }) => total + fasteners, 0),
+        }
+      : null,
   }
 
   function takenDown(piece: Piece, by: NonNullable<ReturnType<typeof held.get>>): TakenDown {

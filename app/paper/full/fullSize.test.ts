@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { curveOf, placeArch } from '~/core/companions/arch'
+import { lineMarks } from '~/core/marks/lineMarks'
 import { heightMarks, runningMarks } from '~/core/marks/runningMarks'
 import { inForce, LABEL_SHEETS, TEMPLATES } from '~/model'
 import { anyMeetingWall } from '../../../tests/anyWall'
@@ -114,7 +115,23 @@ describe('a rod at full size', () => {
             expect(lines.map(({ at }) => at)).toEqual([0, ...heights])
             continue
           }
+          if (rod !== 'foot' && rod !== 'head') {
+            const struck = lineMarks(wall.plan.layout, wall.plan.pieces, tape).flatMap(({ on, marks }) =>
+              on.kind === 'side' && on.side === rod ? marks : [],
+            )
+            expect(strips.map(({ near, far }) => [near, far])).toEqual(
+              struck.map(({ near, far }) => [near.exact, far.exact]),
+            )
+            // they lie on that side, from its own end
+            for (const { near, far } of strips)
+              for (const at of [near, far]) {
+                expect(at).toBeGreaterThan(-100_000)
+                expect(at).toBeLessThan(length + 100_000)
+              }
+            continue
+          }
           const running = runningMarks(wall.plan.layout, datum, tape, rod)
+          expect(running.length).toBeGreaterThan(0)
           if (running.length > 0)
             expect(strips.map(({ near, far }) => [near, far])).toEqual(
               running.map(({ near, far }) => [near.exact, far.exact]),

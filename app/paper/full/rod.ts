@@ -1,10 +1,10 @@
-import { runningMarks, heightMarks, headLessFoot, hookedAt } from '~/core/marks/runningMarks'
 import { lineMarks } from '~/core/marks/lineMarks'
+import { headLessFoot, heightMarks, hookedAt, hookHeight, runningMarks } from '~/core/marks/runningMarks'
+import { sideEnds } from '~/core/patterns/lines/points'
 import { profileAt } from '~/core/survey/profile'
-import { hookHeight } from '~/core/marks/runningMarks'
-import { inches, tickOf } from '~/length'
-import { capital, fullSizeText, heightMarkName, rodNames, say, stripName } from '~/messages'
-import type { Rod } from '~/model'
+import { inches, type TapeReading, tickOf } from '~/length'
+import { capital, fullSizeText, heightMarkName, rodNames, say, stripName, type Wording } from '~/messages'
+import { FIELD_SIDES, type FieldSide, type Rod } from '~/model'
 import type { PlannedWall } from '../paperJob'
 import type { Full, FullPath, FullWord } from './fullSize'
 
@@ -24,16 +24,66 @@ export interface RodLine {
   readonly lines: readonly { readonly at: number; readonly name: string }[]
 }
 
-/** The rods a wall has: the height rod always, one at the head only where its marks are others. */
-export function rodsOf({ plan, workpiece, marking }: PlannedWall): Rod[] {
-  const leans = Math.abs(headLessFoot(plan.layout, marking.datum)) > tickOf(workpiece.settings.tape)
-  return leans ? ['foot', 'head', 'height'] : ['foot', 'height']
+type Side = Extract<Rod, FieldSide>
+const isSide = (rod: Rod): rod is Side => (FIELD_SIDES as readonly string[]).includes(rod)
+
+/** Both edges of a mark, as a strip on a rod. */
+function onRod(
+  { stripId, near, far }: { stripId: string; near: TapeReading; far: TapeReading },
+  w: Wording,
+): RodStrip {
+  return {
+    near: near.exact,
+    far: far.exact,
+    name: stripName(stripId, w),
+    text: `${say(near.tick, w)} – ${say(far.tick, w)}`,
+  }
 }
 
-/** What a rod carries, in nanometers from its zero: the corner the tape hooks at, or the floor that heights go by. */
-export function rodLine({ plan, workpiece, wording, marking }: PlannedWall, rod: Rod): RodLine {
+/**
+ * The rods a wall has: up from the floor always, along the foot where anything stands there, along the head only where its marks are
+ * others, and along each side of a field that struck lines land on.
+ */
+export function rodsOf({ plan, workpiece, marking }: PlannedWall): Rod[] {
   const { layout, pieces } = plan
   const { tape } = workpiece.settings
+  const stands = runningMarks(layout, marking.datum, tape).length > 0
+  const leans = stands && Math.abs(headLessFoot(layout, marking.datum)) > tickOf(tape)
+  const landed = lineMarks(layout, pieces, tape).flatMap(({ on, marks }) =>
+    on.kind === 'side' && marks.length > 0 ? [on.side] : [],
+  )
+  return [
+    ...(stands ? (['foot'] as const) : []),
+    ...(leans ? (['head'] as const) : []),
+    'height',
+    ...FIELD_SIDES.filter((side) => landed.includes(side)),
+  ]
+}
+
+/** What is struck on a side of the field, from its own left end or its foot. */
+function sideRod({ plan, workpiece, wording }: PlannedWall, side: Side): RodLine {
+  const { layout, pieces } = plan
+  const ends = layout.moves?.field ? sideEnds(layout.moves.field, side) : null
+  const length = ends ? Math.hypot(ends[1].x - ends[0].x, ends[1].y - ends[0].y) : 0
+  const [first, last] = side === 'bottom' || side === 'top' ? fullSizeText.sideEnds : fullSizeText.sideFeet
+  return {
+    length,
+    strips: lineMarks(layout, pieces, workpiece.settings.tape).flatMap(({ on, marks }) =>
+      on.kind === 'side' && on.side === side ? marks.map((mark) => onRod(mark, wording)) : [],
+    ),
+    lines: [
+      { at: 0, name: first },
+      { at: length, name: last },
+    ],
+  }
+}
+
+/** What a rod carries, in nanometers from its zero: the corner the tape hooks at, the floor that heights go by, or the end of a side. */
+export function rodLine(planned: PlannedWall, rod: Rod): RodLine {
+  const { plan, workpiece, wording, marking } = planned
+  const { layout } = plan
+  const { tape } = workpiece.settings
+  if (isSide(rod)) return sideRod(planned, rod)
   if (rod === 'height') {
     const heights = heightMarks(layout, tape)
     return {
@@ -52,30 +102,9 @@ export function rodLine({ plan, workpiece, wording, marking }: PlannedWall, rod:
   const other = datum === 'left' ? 'right' : 'left'
   const far = profileAt(layout.shape[other], hookHeight(layout, other, rod))
   const length = Math.abs(far - hookedAt(layout, datum, rod))
-  const strips = runningMarks(layout, datum, tape, rod).map((mark) => ({
-    near: mark.near.exact,
-    far: mark.far.exact,
-    name: stripName(mark.stripId, wording),
-    text: `${say(mark.near.tick, wording)} – ${say(mark.far.tick, wording)}`,
-  }))
-  // struck lines that meet the field's lower (upper) side are marked along it, from its own left end
-  const side = rod === 'foot' ? 'bottom' : 'top'
-  const struck =
-    strips.length > 0
-      ? []
-      : lineMarks(layout, pieces, tape).flatMap(({ on, marks }) =>
-          on.kind === 'side' && on.side === side
-            ? marks.map((mark) => ({
-                near: mark.near.exact,
-                far: mark.far.exact,
-                name: stripName(mark.stripId, wording),
-                text: `${say(mark.near.tick, wording)} – ${say(mark.far.tick, wording)}`,
-              }))
-            : [],
-        )
   return {
     length,
-    strips: [...strips, ...struck],
+    strips: runningMarks(layout, datum, tape, rod).map((mark) => onRod(mark, wording)),
     lines: [
       { at: 0, name: fullSizeText.zero },
       { at: length, name: fullSizeText.end },

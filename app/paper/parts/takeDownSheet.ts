@@ -55,4 +55,5 @@ export function takeDownSheet(flow: Flow, { plan, workpiece, wording, wall }: Pl
     }),
     paperText.takeDownOrder,
   )
+  if (down.panels) flow.para(paperText.panels(down.panels.count, down.panels.fasteners))
 }
