@@ -31,7 +31,7 @@ export default defineConfig({
   retries: 0,
   timeout: 120_000,
   // a page that is opened by its link is fetched whole: on a slow machine that takes longer than the usual five seconds
-  expect: { timeout: 20_000 },
+  expect: { timeout: 30_000 },
   reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
   outputDir: 'test-results/e2e',
   use: {

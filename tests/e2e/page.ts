@@ -49,7 +49,7 @@ export async function openStage(page: Page, name: string) {
 export async function openDemoWall(page: Page, name: string) {
   await page.goto('/jobs/demo')
   await page.getByRole('link', { name, exact: true }).click()
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('batten')
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('batten', { timeout: 60_000 })
   // the page answers once the script has taken over
   await expect(page.locator('[data-rod-strip]').first()).toBeVisible()
   await page.waitForFunction(() => document.querySelector('[role=slider]') !== null)
