@@ -95,6 +95,18 @@ test('the booklet of the demo job: made, given up, made of the parts and walls o
   expect(readFileSync((await got(page, 'Cut list: CSV')).path, 'utf8')).toMatch(/^\uFEFFrow,name,piece/)
   expect(readFileSync((await got(page, 'Calendar of the work')).path, 'utf8')).toMatch(/^BEGIN:VCALENDAR/)
   await expectAccessible(page)
+
+  // what went wrong is told in words, and the next file is made all the same
+  await page.route('**/paper/rod.pdf*', (route) =>
+    route.fulfill({ status: 503, body: 'Many files are being made.' }),
+  )
+  await page.getByRole('button', { name: 'Rods', exact: true }).click()
+  await expect(full.getByTestId('file-state')).toHaveText('Many files are being made.')
+  const nothing = await page.request.get('/jobs/demo/paper/rod.pdf?wall=gone')
+  expect([nothing.status(), await nothing.text()]).toEqual([
+    404,
+    'There is no such wall in this job, or it can’t be read: its page says what to do.',
+  ])
 })
 
 test('a wall’s outline from a drawing becomes its survey; what can’t be one is told; undo brings back what was', async ({
