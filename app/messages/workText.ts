@@ -61,7 +61,7 @@ export const orderText = {
   whole: 'the whole job',
   working: 'Fitting the work into the days…',
   cancel: 'Stop looking',
-  cancelled: 'Stopped. Change anything and it is fitted again.',
+  stoppedLooking: 'Stopped. Change anything and it is fitted again.',
   failed: 'The plan can’t be made just now. Nothing is lost; load the page again.',
   none: 'No wall of this has a layout yet, so there is nothing to do.',
   done: (end: string) => `Done by ${end}`,

@@ -3,6 +3,7 @@ import { formatLength, readOnTape } from '~/length'
 import { anyMeetingWall, runs } from '../../../tests/anyWall'
 import { computePlan } from '../computePlan'
 import { heightMarks, hookedAt, runningMarks } from '../marks/runningMarks'
+import { profileAt } from '../survey/profile'
 import { runningDimensions } from './dimensions'
 import type { Marking } from './rods'
 
@@ -34,8 +35,13 @@ test('on any wall the figures are what is marked: each place its own reading fro
         expect(side.figures.map((figure) => figure.text)).toEqual(
           expect.arrayContaining(heights.map(({ reading }) => formatLength(reading.tick, marking.format))),
         )
-        // the whole wall is told, and every side of what stands on it
-        expect(head.figures.some(({ id }) => id === 'whole') || survey.things.length > 0).toBe(true)
+        // the whole wall is told as it is along its floor, whatever its round figure
+        const { shape, lines } = plan.layout
+        const ends = [shape.left, shape.right].map((end) => profileAt(end, lines.base.at0))
+        const wide = (ends[1] ?? 0) - (ends[0] ?? 0)
+        const far = datum === 'left' ? head.figures.at(-1) : head.figures[0]
+        const whole = head.figures.find(({ id }) => id === 'whole')
+        expect((whole ?? far)?.text).toBe(text(wide))
       },
     ),
     { numRuns: runs(80) },

@@ -69,7 +69,6 @@ export function runningDimensions(plan: Plan, survey: Survey, marking: Marking):
         weight: i === 0 ? 'first' : 'second',
       })),
     )
-  const end = datum === 'left' ? survey.width : 0
   const wallZero = profileAt(layout.shape[datum], layout.lines.base.at0)
   const fromEnd = (x: number) => Math.abs(x - wallZero)
   const things = survey.things
@@ -83,7 +82,9 @@ export function runningDimensions(plan: Plan, survey: Survey, marking: Marking):
         weight: i === 0 ? 'first' : 'second',
       }))
     })
-  const whole: RunningFigure = { id: 'whole', at: end, text: text(survey.width), weight: 'first' }
+  // as it was read along the floor, which need not be the round figure
+  const end = profileAt(layout.shape[datum === 'left' ? 'right' : 'left'], layout.lines.base.at0)
+  const whole: RunningFigure = { id: 'whole', at: end, text: text(fromEnd(end)), weight: 'first' }
   const heights = heightMarks(layout, tape).map(({ id, reading }): RunningFigure => ({
     id: `height-${id}`,
     at: layout.lines.base.at0 + reading.exact,

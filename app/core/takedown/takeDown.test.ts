@@ -1,12 +1,13 @@
 import { point, Polygon as Flat } from '@flatten-js/core'
 import fc from 'fast-check'
 import { anyMeetingWall, runs } from '../../../tests/anyWall'
-import type { Act } from '~/model'
+import { inches } from '~/length'
+import { type Act, blankSurvey, startingDesign, startingSettings, type Survey } from '~/model'
 import { computePlan } from '../computePlan'
 import { panelsOf } from '../panels/panels'
 import { finishList } from '../finish/finishList'
 import { heldBy } from '../takeoff/fixings'
-import { takeDown } from './takeDown'
+import { overFloor, takeDown } from './takeDown'
 
 test('on any wall every piece comes off once; nails and beads lie on it, and holes are those the finish list fills', () => {
   fc.assert(
@@ -62,4 +63,30 @@ test('what went up last comes off first, and what was pulled off earlier left it
     }),
     { numRuns: runs(20) },
   )
+})
+
+test('places are read up from the floor below them: one that falls, and one that is still to come', () => {
+  const settings = startingSettings('inches', '1/16')
+  const survey: Survey = {
+    ...blankSurvey(),
+    readings: [
+      {
+        id: 'fall',
+        kind: 'floorFall',
+        method: 'laser',
+        takenAt: '2031-01-01T00:00:00.000Z',
+        place: inches(120),
+        value: inches(1.5),
+      },
+    ],
+  }
+  const over = (of: Survey) =>
+    overFloor(computePlan({ wall: { survey: of, design: startingDesign() }, settings }).layout, {
+      x: inches(40),
+      y: inches(20),
+    })
+  // a third of the way along it has fallen by a third
+  expect(over(survey)).toBe(inches(20.5))
+  const floorToCome = { covering: 'tile', build: inches(0.75), when: 'before' } as const
+  expect(over({ ...survey, floorToCome })).toBe(inches(19.75))
 })

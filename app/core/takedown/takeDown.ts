@@ -7,6 +7,7 @@ import { fitOrder } from '../fit/fitWalk'
 import { boundsOf, type Point } from '../geometry'
 import { panelsOf } from '../panels/panels'
 import type { Piece } from '../pieces'
+import { profileAt } from '../survey/profile'
 import { DAB_FROM_END, heldBy, middleOfFace, type Nails, placesOn } from '../takeoff/fixings'
 import { seamsOf } from '../takeoff/seams'
 
@@ -33,7 +34,7 @@ export interface TakenDown {
   readonly beads: { readonly count: number; readonly from: Point; readonly to: Point } | null
   readonly dabsAt: readonly Point[]
   readonly tears: Tears
-  /** Where on the wall it is: its left edge and its foot. */
+  /** Where on the wall it is: its left edge from the left corner, its foot over the floor there. */
   readonly left: Length
   readonly bottom: Length
   readonly length: Length
@@ -55,6 +56,11 @@ export interface TakeDown {
   readonly torn: { readonly beads: Length; readonly dabs: number }
   /** The skin under the trim, which comes off last; null where there is none. */
   readonly panels: { readonly count: number; readonly fasteners: number } | null
+}
+
+/** How high a place on the wall is over the floor below it, that which will be where one is to come: as one reads it there with a tape. */
+export function overFloor({ shape, lines }: Plan['layout'], { x, y }: Point): number {
+  return y - profileAt(shape.floor, x) - lines.build
 }
 
 const TEARS: Readonly<Record<Fixing, Tears>> = {
@@ -128,7 +134,7 @@ export function takeDown(plan: Plan, workpiece: Workpiece, acts: readonly Act[] 
       dabsAt: by.dabs > 0 ? placesOn(piece, piece.longLength, spread.dabsApart, DAB_FROM_END) : [],
       tears: TEARS[by.fixing],
       left: nearestNanometer(left),
-      bottom: nearestNanometer(bottom),
+      bottom: nearestNanometer(overFloor(plan.layout, { x: left, y: bottom })),
       length: piece.longLength,
     }
   }

@@ -15,6 +15,7 @@ import {
 import { useSupplyLines } from '~/editor/work/useSupplyLines'
 import { Button, LinkButton } from '~/ui/Button'
 import { PageMain, Row, Soft, Spread } from '~/ui/page'
+import { saveFile } from '~/ui/saveFile'
 import { TopBar } from '~/ui/TopBar'
 import { ListLine } from './ListLine'
 import { SupplyList } from './SupplyList'
@@ -76,10 +77,7 @@ export function ShoppingPage({ job: data }: { readonly job: JobData }) {
   }
   const csv = () => {
     const file = shoppingCsv(groups, (material) => materialName(material, wording), wording.format)
-    const url = URL.createObjectURL(new Blob([file], { type: 'text/csv' }))
-    const link = Object.assign(document.createElement('a'), { href: url, download: 'boards.csv' })
-    link.click()
-    URL.revokeObjectURL(url)
+    saveFile(new Blob([file], { type: 'text/csv' }), 'boards.csv')
   }
   return (
     <>

@@ -1,5 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from 'react'
 import { paperPageText } from '~/messages'
+import { saveFile } from '~/ui/saveFile'
 
 export type Getting =
   | { readonly kind: 'idle' }
@@ -45,10 +46,7 @@ export function useGetFile() {
         return
       }
       const name = nameIn(answer.headers.get('content-disposition'))
-      const url = URL.createObjectURL(await answer.blob())
-      Object.assign(document.createElement('a'), { href: url, download: name }).click()
-      // a browser takes the file a moment after the press
-      setTimeout(() => URL.revokeObjectURL(url), 10_000)
+      saveFile(await answer.blob(), name)
       setState({ kind: 'made', name })
     } catch {
       if (!mine.signal.aborted) setState({ kind: 'failed', text: paperPageText.unmade })

@@ -278,7 +278,7 @@ function EndSaid({ inHand }: { readonly inHand: WorkInHand }) {
   if (facts.known && rooms.length === 0) return null
   if (searching || !plan)
     return isStopped ? (
-      <span>{orderText.cancelled}</span>
+      <span>{orderText.stoppedLooking}</span>
     ) : (
       <>
         <End>{orderText.working}</End>

@@ -1,4 +1,5 @@
 import { sessionWords } from '~/messages'
+import { saveFile } from '~/ui/saveFile'
 import type { PlannedTask } from '~/core/sequence/planWork'
 
 /** Makes the calendar file once it is asked for, and hands it to the browser. */
@@ -9,7 +10,5 @@ export async function saveCalendar(
 ): Promise<void> {
   const { calendarFile } = await import('~/core/files/calendar')
   const file = calendarFile(job, tasks, (task, part) => sessionWords(task, nameOf(task), part), Date.now())
-  const url = URL.createObjectURL(new Blob([file], { type: 'text/calendar' }))
-  Object.assign(document.createElement('a'), { href: url, download: 'work.ics' }).click()
-  URL.revokeObjectURL(url)
+  saveFile(new Blob([file], { type: 'text/calendar' }), 'work.ics')
 }
