@@ -9,10 +9,15 @@ const emptyUrl = (index: number) => `http://127.0.0.1:${3211 + index * 10}`
 /** One server with the demo job, one with an empty database, as a new user finds it. */
 export const DEMO_URL = demoUrl(own)
 export const EMPTY_URL = emptyUrl(own)
+/** Of this run; the browsers' processes have it from the first one. */
+const RUN = (process.env.REGLA_TEST_RUN ??= String(process.pid))
+const fileOf = (db: string, index: number) => `test-results/${db}-${index}-${RUN}.db`
+/** What the two servers keep their rows in. */
+export const OWN_FILES = [fileOf('demo', own), fileOf('empty', own)]
 /** Where a test that stops its server starts one. */
 export const OWN_PORT = 3290 + own
 
-const server = (url: string, db: string, demo: boolean) => ({
+const server = (url: string, file: string, demo: boolean) => ({
   command: 'node server.js',
   url: `${url}/healthz`,
   timeout: 60_000,
@@ -20,7 +25,7 @@ const server = (url: string, db: string, demo: boolean) => ({
   env: {
     NODE_ENV: 'production',
     PORT: new URL(url).port,
-    DB_FILE: `test-results/${db}-${process.pid}.db`,
+    DB_FILE: file,
     ...(demo ? { REGLA_DEMO: '1' } : {}),
   },
 })
@@ -59,7 +64,7 @@ export default defineConfig({
     },
   },
   webServer: Array.from({ length: AT_ONCE }, (_, index) => [
-    server(demoUrl(index), `demo-${index}`, true),
-    server(emptyUrl(index), `empty-${index}`, false),
+    server(demoUrl(index), fileOf('demo', index), true),
+    server(emptyUrl(index), fileOf('empty', index), false),
   ]).flat(),
 })

@@ -1,8 +1,21 @@
+import { OWN_FILES } from '../../playwright.config'
+import { putBackFirst } from './asAtFirst'
 import AxeBuilder from '@axe-core/playwright'
 import { expect, type Page, test as base } from '@playwright/test'
 
-/** A page that fails the test when the browser complains: console errors, failed hydration, thrown errors. */
-export const test = base.extend<{ quiet: void }>({
+/**
+ * A page that fails the test when the browser complains: console errors, failed hydration, thrown errors. The servers
+ * hold what they held at first whenever a test begins, whatever the one before it left or had not yet taken back.
+ */
+export const test = base.extend<{ quiet: void; asAtFirst: void }>({
+  asAtFirst: [
+    async ({ baseURL }, use) => {
+      expect(baseURL).toBeTruthy()
+      for (const file of OWN_FILES) await putBackFirst(file)
+      await use()
+    },
+    { auto: true },
+  ],
   quiet: [
     async ({ page }, use) => {
       const complaints: string[] = []
