@@ -1,3 +1,4 @@
+import type { Length } from '~/length'
 import type { BuiltWay, WayOn } from '~/core/asbuilt/waysOut'
 import { type EvenIssue, EVENINGS_OUT } from '~/core/asbuilt/evenOut'
 import type { Drift } from '~/core/evenness/learnErrors'
@@ -115,10 +116,13 @@ export const builtText = {
   what: 'What was read',
   place: 'Place',
   wall: 'Wall',
+  height: 'Height',
   gap: 'Gap before it',
   length: 'Piece',
   end: (side: 'left' | 'right') => `The ${side} end of the wall`,
-  edge: (edge: 'left' | 'right') => `Its ${edge} edge`,
+  edge: (edge: 'left' | 'right' | 'bottom' | 'top') => `Its ${edge} edge`,
+  fromLine: (floorComes: boolean) =>
+    floorComes ? 'up from the floor that will be' : 'up from the line heights are marked from',
   from: 'from the left corner',
   reads: 'The tape reads',
   gapReads: 'The gap reads',
@@ -130,7 +134,13 @@ export const builtText = {
   onMark: 'Everything that was read is where it is laid out.',
   off: (name: string, by: string, more: boolean) =>
     `${name} is ${by} ${more ? 'farther right' : 'farther left'} than laid out.`,
+  offUp: (name: string, by: string, higher: boolean) =>
+    `${name} is ${by} ${higher ? 'higher' : 'lower'} than laid out.`,
   wallOff: (by: string, wider: boolean) => `The wall is ${by} ${wider ? 'wider' : 'narrower'} than laid out.`,
+  byLaser: 'By the laser',
+  noLaser: 'Stop waiting for the laser',
+  looking: 'Looking for ways on…',
+  noWays: 'The ways on could not be worked out. Change a reading, or load the page again.',
   ways: 'Ways on',
   asIs: 'The bays beside it take it: nothing else can move',
   take: 'Go on like this',
@@ -156,12 +166,19 @@ export const builtText = {
     `${name} is off: a cut piece again. ${holes} nail ${holes === 1 ? 'hole is' : 'holes are'} on the finish list.`,
   pullWhy: 'It goes back to the cut pieces, its nail holes to the finish list.',
   offWall: 'That is off the wall. Read it again, from the left corner.',
+  offHeight: 'That is below the floor or above the ceiling. Read it again.',
   tooLong: 'That gap is longer than the wall. Read it again.',
   trim: (by: string) => `It is ${by} too long: trim it in place.`,
   trimWhy: 'Score along the straightedge, saw the proud end, sand the cut.',
   short: (by: string) =>
     `It is ${by} short of its opening. Up to 1/8 in the filler or caulk hides it; more: spoil it, and cut another.`,
   fits: 'It fits.',
+} as const
+
+/** A grid's rows that came out as its rails were built. */
+export const gridText = {
+  builtRows: (clear: readonly Length[], w: Wording) => clear.map((each) => say(each, w)).join(', '),
+  evenRows: 'All alike again',
 } as const
 
 export const builtWayName = (way: BuiltWay, boxes = false): string =>
@@ -177,6 +194,7 @@ export const builtWayName = (way: BuiltWay, boxes = false): string =>
         smallestStep: 'Smallest step from bay to bay',
         filler: 'Hide it in a strip ripped for the end',
         resize: 'Keep the margins, resize the boxes',
+        stays: 'It stays there; what lands on it is cut to it',
       }[way]
 
 /** Several names for what comes to the same. */

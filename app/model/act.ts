@@ -45,8 +45,13 @@ export function actSchema() {
     }),
     /** The piece is cut, or is not after all; it is not up on the wall after all. */
     z.strictObject({ ...ofPiece, kind: z.enum(['pieceCut', 'pieceUncut', 'pieceDown']) }),
-    /** It is up: and where its strip's left edge was laid out then, from the wall's left end. */
-    z.strictObject({ ...ofPiece, kind: z.literal('pieceUp'), left: storedLength.nullable().optional() }),
+    /** It is up: and where its strip was laid out then, an upright's left edge from the wall's left end, a horizontal's bottom above the base line. */
+    z.strictObject({
+      ...ofPiece,
+      kind: z.literal('pieceUp'),
+      left: storedLength.nullable().optional(),
+      bottom: storedLength.nullable().optional(),
+    }),
     /** What its opening was read at on the wall; null takes the reading back. */
     z.strictObject({ ...ofPiece, kind: z.literal('readTrue'), length: storedLength.nullable() }),
     /** Left for later. */
@@ -69,6 +74,16 @@ export function actSchema() {
       kind: z.literal('builtAt'),
       strip: z.string().min(1).max(140),
       edge: z.enum(['left', 'right']),
+      place: storedLength.nullable(),
+      planned: storedLength,
+      with: z.enum(['tape', 'laser']),
+    }),
+    /** How high a horizontal truly is: its bottom or top above the base line, and what was laid out then; null takes the reading back. */
+    z.strictObject({
+      ...done,
+      kind: z.literal('builtHeight'),
+      strip: z.string().min(1).max(140),
+      edge: z.enum(['bottom', 'top']),
       place: storedLength.nullable(),
       planned: storedLength,
       with: z.enum(['tape', 'laser']),

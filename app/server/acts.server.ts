@@ -63,6 +63,7 @@ const MARKS = [
   'finishDone',
   'finishOpen',
   'builtAt',
+  'builtHeight',
   'began',
   'ended',
   'noted',

@@ -21,7 +21,7 @@ export interface CrewLog {
 export type RateKnown = Pick<LearnedRate, 'rate' | 'median' | 'low' | 'high' | 'jobs'>
 
 const TICKS: readonly string[] = ['marked', 'pieceCut', 'pieceUp', 'finishDone']
-const LOGGED = [...TICKS, 'began', 'ended', 'struck', 'builtAt']
+const LOGGED = [...TICKS, 'began', 'ended', 'struck', 'builtAt', 'builtHeight']
 
 function grouped<Of, Key>(all: readonly Of[], keyOf: (each: Of) => Key): Map<Key, Of[]> {
   const found = new Map<Key, Of[]>()

@@ -1,7 +1,20 @@
 import { expose } from 'comlink'
+import { releaseOf } from '~/core/asbuilt/release'
+import { waysOn } from '~/core/asbuilt/waysOut'
 import { type SimulationAsked, simulate } from '~/core/evenness/simulate'
+import { cutWall } from '~/core/layout/cutWall'
+import type { Act, Workpiece } from '~/model'
 
-const api = { simulate: (asked: SimulationAsked) => simulate(asked) }
+/** A wall and what happened at it. */
+export interface BuiltAsked {
+  readonly workpiece: Workpiece
+  readonly acts: readonly Act[]
+}
+
+const api = {
+  simulate: (asked: SimulationAsked) => simulate(asked),
+  waysOn: ({ workpiece, acts }: BuiltAsked) => waysOn(workpiece, cutWall(workpiece), acts, releaseOf(acts)),
+}
 export type EvenWorker = typeof api
 
 expose(api)

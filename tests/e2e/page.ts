@@ -21,7 +21,7 @@ export const test = base.extend<{ quiet: void; asAtFirst: void }>({
       const complaints: string[] = []
       page.on('console', (message) => {
         const expected =
-          /status of (404|409|422|429|503)|ERR_INTERNET_DISCONNECTED|ERR_FAILED|ERR_CONNECTION_REFUSED/.test(
+          /status of (404|409|422|429|503)|ERR_INTERNET_DISCONNECTED|ERR_FAILED|ERR_CONNECTION_(?:REFUSED|RESET)/.test(
             message.text(),
           )
         if (message.type() === 'error' && !expected) complaints.push(message.text())

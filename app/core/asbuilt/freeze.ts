@@ -110,7 +110,9 @@ export function freezeList(plan: ToRelease, acts: readonly Act[]): ReleasedPiece
 }
 
 /** The pieces of a plan by what they are compared by: their row's shape. */
-function wantedPieces({ cutList }: ToRelease): { readonly id: string; readonly shape: Shape }[] {
+function wantedPieces({
+  cutList,
+}: Pick<ToRelease, 'cutList'>): { readonly id: string; readonly shape: Shape }[] {
   return cutList.flatMap((row) => row.pieceIds.map((id) => ({ id, shape: row })))
 }
 
@@ -179,7 +181,7 @@ export interface SinceRelease {
 }
 
 /** Compares the list at the saw with the plan as it is now: nothing of it is new where all fits and nothing is dropped. */
-export function sinceRelease(release: Release, plan: ToRelease): SinceRelease {
+export function sinceRelease(release: Release, plan: Pick<ToRelease, 'cutList' | 'fit'>): SinceRelease {
   const wanted = wantedPieces(plan)
   const fit = matched(wanted, release.pieces, plan.fit)
   const kept = new Set([...fit.values()].map(({ name }) => name))

@@ -17,6 +17,8 @@ export interface ReleasedState {
   readonly upAt: number | null
   /** Where its strip's left edge was laid out when it went up; null where nobody said. */
   readonly upLeft: Length | null
+  /** The same of a horizontal's bottom. */
+  readonly upBottom: Length | null
   /** Left for later, and not up since. */
   readonly skipped: boolean
   /** How long it truly is, read on the wall. */
@@ -57,7 +59,7 @@ export function sameLengths(a: Shape, b: Shape): boolean {
   return Math.abs(a.cutLength - b.cutLength) <= SAME_WITHIN && sameRecesses(a, b)
 }
 
-const DOWN = { upAt: null, upLeft: null, built: null } as const
+const DOWN = { upAt: null, upLeft: null, upBottom: null, built: null } as const
 
 /** What of one piece happened, of the acts of any list it was in, oldest first. */
 function happened(piece: ReleasedPiece, acts: readonly Act[]): ReleasedState {
@@ -66,6 +68,7 @@ function happened(piece: ReleasedPiece, acts: readonly Act[]): ReleasedState {
     cutAt: null,
     upAt: null,
     upLeft: null,
+    upBottom: null,
     skipped: false,
     built: null,
     read: null,
@@ -85,6 +88,7 @@ function happened(piece: ReleasedPiece, acts: readonly Act[]): ReleasedState {
           cutAt: state.cutAt ?? act.doneAt,
           upAt: act.doneAt,
           upLeft: act.left ?? null,
+          upBottom: act.bottom ?? null,
           skipped: false,
         }
         break

@@ -207,6 +207,8 @@ describe('ways on from what is up', () => {
             expect(Math.abs(next.closing?.difference ?? 0)).toBeLessThanOrEqual(before + 4)
             expect(next.layout.uprights).toHaveLength(uprights.length)
             expect(offPlan(builtWall(after, next.layout, acts, release), 4).size).toBe(0)
+            // what the way says is what comes: cut again, and not elsewhere
+            expect(sinceRelease(release, toRelease(next, after)).again).toHaveLength(way.recuts.length)
           }
         },
       ),

@@ -1,13 +1,10 @@
 import { type Length, nearestNanometer, tickOf, ZERO } from '~/length'
-import { type Act, type Design, type Edit, inForce, type Workpiece } from '~/model'
-import { applyEdits } from '../edits/applyEdit'
-import { boundsOf } from '../geometry'
-import { cutWall } from '../layout/cutWall'
+import type { Act, Design, Edit, Workpiece } from '~/model'
 import type { Layout } from '../layout/layout'
 import { rulesOf } from '../patterns/rules'
-import { buildCutList, type Piece, sameRecesses } from '../pieces'
-import { boardRequests, firstBoards } from '../stock'
-import { type BuiltSection, builtWall, leastGap } from './built'
+import type { Piece } from '../pieces'
+import { builtWall, leastGap, offPlan } from './built'
+import { builtHeights, heightPatch, offHeights, overAnother } from './builtUp'
 import {
   type BuiltRow,
   type EvenIssue,
@@ -20,11 +17,20 @@ import {
   type Unevenness,
   unevenness,
 } from './evenOut'
-import { lengthNow, type Release } from './release'
+import type { Release } from './release'
 import { bestSplit, type SplitAim } from './splits'
+import { costOf } from './wayCost'
+import { placedEdits, type Places, railsIn } from './wayEdits'
 
 /** How what is left goes on after a reading. */
-export const BUILT_WAYS = [...EVENINGS_OUT, 'fewestRecuts', 'smallestStep', 'filler', 'resize'] as const
+export const BUILT_WAYS = [
+  ...EVENINGS_OUT,
+  'fewestRecuts',
+  'smallestStep',
+  'filler',
+  'resize',
+  'stays',
+] as const
 export type BuiltWay = (typeof BUILT_WAYS)[number]
 
 /** One way on: where everything then stands, how uneven that is and what it takes. */
@@ -46,65 +52,6 @@ export interface WayOn {
 export interface WaysOn {
   readonly issue: EvenIssue | null
   readonly ways: readonly WayOn[]
-}
-
-type Places = ReturnType<typeof placedBy>
-
-/** Places as the design keeps them: section by section from its left end. */
-function placedEdits(
-  workpiece: Workpiece,
-  built: readonly BuiltSection[],
-  places: readonly Places[],
-  more: Partial<Design> = {},
-): Edit[] {
-  const { design, survey } = workpiece.wall
-  const own = { ...inForce(design).sectionOwn }
-  built.forEach(({ section, row }, i) => {
-    const from = nearestNanometer(row.left)
-    own[section.id] = {
-      strips: null,
-      shift: ZERO,
-      places: (places[i] ?? []).map(({ left, right }) => ({
-        left: nearestNanometer(left - from),
-        right: nearestNanometer(right - from),
-      })),
-    }
-  })
-  // each row of boxes ends at the same wall: it is wider once
-  const wider = built.map(({ row }) => row.right - row.plannedRight).find((each) => each !== 0) ?? 0
-  const lower = built.map(({ row }) => row.left - row.plannedLeft).find((each) => each !== 0) ?? 0
-  const by = nearestNanometer(wider)
-  const width: Edit[] =
-    by === 0 || lower !== 0
-      ? []
-      : [
-          {
-            type: 'patchSurvey',
-            patch: {
-              width: nearestNanometer(survey.width + by),
-              readings: survey.readings.map((each) =>
-                each.kind === 'width' ? { ...each, value: nearestNanometer(each.value + by) } : each,
-              ),
-            },
-          },
-        ]
-  return [...width, { type: 'patchDesign', patch: { shift: ZERO, sectionOwn: own, ...more } }]
-}
-
-/** Horizontals that are cut and end at both sides of a bay: what is recut where the bay changes. */
-function railsIn(pieces: readonly Piece[], cut: ReadonlySet<string>, run: Run, row: BuiltRow): number[] {
-  const edges = [
-    row.standing[run.from - 1]?.right ?? row.plannedLeft,
-    ...row.standing.slice(run.from, run.to).flatMap(({ left, right }) => [left, right]),
-    row.standing[run.to]?.left ?? row.plannedRight,
-  ]
-  const bounds = pieces.filter(({ id }) => cut.has(id)).map(({ polygon }) => boundsOf(polygon))
-  return run.gaps.map((_, bay) => {
-    const [from, to] = [edges[2 * bay] ?? 0, edges[2 * bay + 1] ?? 0]
-    return bounds.filter(
-      ({ left, right }) => Math.abs(left - from) < 1_000_000 && Math.abs(right - to) < 1_000_000,
-    ).length
-  })
 }
 
 /** Boxes not up yet made as wide as leaves their margins as they were laid out. */
@@ -137,7 +84,22 @@ function asCutRow(row: BuiltRow, widthOf: (id: string) => number | null): BuiltR
 interface Tried {
   readonly way: BuiltWay
   readonly places: readonly Places[]
+  readonly up: Places | null
   readonly more?: Partial<Design>
+}
+
+const NOTHING = 2
+
+/** What is out of place: sections along the wall, a grid's rails up it, and all horizontals. None of a direction in which nothing is. */
+function outOfPlace(workpiece: Workpiece, layout: Layout, acts: readonly Act[], release: Release | null) {
+  const heights = builtHeights(layout, acts, release)
+  const off = offHeights(heights, NOTHING)
+  const along = builtWall(workpiece, layout, acts, release)
+  return {
+    along: off.size > 0 && offPlan(along, NOTHING).size === 0 ? [] : along,
+    upRow: heights.row?.standing.some(({ id }) => off.has(id)) ? heights.row : null,
+    heights: off.size > 0 ? heights : null,
+  }
 }
 
 /**
@@ -151,8 +113,8 @@ export function waysOn(
   release: Release | null,
 ): WaysOn {
   const { layout, pieces } = plan
-  const built = builtWall(workpiece, layout, acts, release)
-  if (built.length === 0) return { issue: null, ways: [] }
+  const { along: built, upRow, heights } = outOfPlace(workpiece, layout, acts, release)
+  if (built.length === 0 && !heights) return { issue: null, ways: [] }
   const { settings } = workpiece
   const tick = tickOf(settings.tape)
   const margins = rulesOf(layout).places === 'margins'
@@ -166,31 +128,40 @@ export function waysOn(
   )
   const rows = built.map(({ row }) => (margins ? asCutRow(row, (id) => cutWidths.get(id) ?? null) : row))
   const least = margins ? tick : leastGap(workpiece, tick)
-  const issue = rows.map((row) => evenIssue(row, least)).find((each) => each !== null) ?? null
+  const over = heights && overAnother(heights, layout)
+  const issue =
+    (over ? ({ code: 'cannotBe', strip: over } as const) : null) ??
+    rows.map((row) => evenIssue(row, least)).find((each) => each !== null) ??
+    (upRow && upIssue(upRow, tick))
   if (issue && issue.code !== 'gapsTooSmall') return { issue, ways: [] }
-  const tried: Tried[] = EVENINGS_OUT.map((way) => ({
+  const evened = rows.length > 0 || upRow !== null
+  const tried: Tried[] = (evened ? EVENINGS_OUT : (['stays'] as const)).map((way) => ({
     way,
-    places: rows.map((row) => placedBy(row, (run) => shares(run, way))),
+    places: rows.map((row) => placedBy(row, (run) => shares(run, way === 'stays' ? 'even' : way))),
+    up: upRow && placedBy(upRow, (run) => shares(run, way === 'stays' ? 'even' : way)),
   }))
-  if (margins)
+  if (margins && evened)
     tried.push({
       way: 'resize',
       places: built.map(({ row }) => placedBy(resized(row), (run) => run.gaps.map(() => 0))),
+      up: null,
     })
-  else {
+  else if (evened) {
     const isCut = new Set(
       [...cut.values()].flatMap((state) => (state.upAt === null ? [state.piece.pieceId] : [])),
     )
-    for (const way of ['fewestRecuts', 'smallestStep'] as const) {
-      const places = rows.map((row) => placedBy(row, (run) => splitOf(run, row, way)))
-      tried.push({ way, places })
-    }
-    const filler = withFiller(rows, layout, workpiece)
+    for (const way of ['fewestRecuts', 'smallestStep'] as const)
+      tried.push({
+        way,
+        places: rows.map((row) => placedBy(row, (run) => splitOf(run, row, way, 'along'))),
+        up: upRow && placedBy(upRow, (run) => splitOf(run, upRow, way, 'up')),
+      })
+    const filler = upRow ? null : withFiller(rows, layout, workpiece)
     if (filler) tried.push(filler)
-    function splitOf(run: Run, row: BuiltRow, aim: SplitAim): readonly number[] {
+    function splitOf(run: Run, row: BuiltRow, aim: SplitAim, axis: 'along' | 'up'): readonly number[] {
       const ticks = Math.round(run.by / tick)
       const rest = run.by - ticks * tick
-      const rails = railsIn(pieces, isCut, run, row)
+      const rails = railsIn(pieces, isCut, run, row, axis)
       const open = run.open.flatMap((is, i) => (is ? [i] : []))
       const found = bestSplit(
         {
@@ -209,23 +180,32 @@ export function waysOn(
       return by
     }
   }
+  const looked = [...built.map(({ row }) => row), ...(upRow ? [upRow] : [])]
   const byKey = new Map<string, WayOn>()
-  for (const { way, places, more } of tried) {
+  for (const { way, places, up, more } of tried) {
     if (places.some((row, i) => squeezed(row, rows[i], least === tick ? 0 : tick))) continue
-    const edits = placedEdits(workpiece, built, places, more)
+    if (up && squeezed(up, upRow ?? undefined, 0)) continue
+    const stood = [...places, ...(up ? [up] : [])]
     const key = JSON.stringify([
-      places.map((row) => row.map(({ left, right }) => [left, right])),
+      stood.map((row) => row.map(({ left, right }) => [left, right])),
       more ?? null,
     ])
     const known = byKey.get(key)
-    if (known) byKey.set(key, { ...known, ways: [...known.ways, way] })
-    else
-      byKey.set(key, {
-        ways: [way],
-        edits,
-        ...costOf(workpiece, edits, { cut, acts, pieces }),
-        ...lookOf(built, places),
-      })
+    if (known) {
+      byKey.set(key, { ...known, ways: [...known.ways, way] })
+      continue
+    }
+    const raised = heights ? heightPatch(workpiece, heights, up) : {}
+    const edits: Edit[] = [
+      ...(built.length > 0 ? placedEdits(workpiece, built, places, more) : []),
+      ...(heights ? [{ type: 'patchDesign' as const, patch: raised }] : []),
+    ]
+    byKey.set(key, {
+      ways: [way],
+      edits,
+      ...costOf(workpiece, edits, { release, cut, acts, pieces }),
+      ...lookOf(looked, stood),
+    })
   }
   // what no eye sees first, then what costs least
   const ways = [...byKey.values()].sort(
@@ -235,6 +215,12 @@ export function waysOn(
       a.uneven.step - b.uneven.step,
   )
   return { issue, ways }
+}
+
+/** The same of a grid's rails: there is no end of the wall to read again, only rails to lie over one another. */
+function upIssue(row: BuiltRow, least: number): EvenIssue | null {
+  const issue = evenIssue(row, least)
+  return issue?.code === 'beyondWall' ? { code: 'cannotBe', strip: issue.strip } : issue
 }
 
 /** A gap of nothing or less between two places. */
@@ -257,12 +243,12 @@ function withFiller(rows: readonly BuiltRow[], layout: Layout, workpiece: Workpi
   const last = places.at(-1)
   if (!last) return null
   const right = nearestNanometer(row.right - last.right)
-  return { way: 'filler', places: [places], more: { fillers: { left: ZERO, right } } }
+  return { way: 'filler', places: [places], up: null, more: { fillers: { left: ZERO, right } } }
 }
 
-function lookOf(built: readonly BuiltSection[], places: readonly Places[]): Pick<WayOn, 'uneven' | 'moves'> {
-  const looks = built.map(({ row }, i) => unevenness(row, places[i] ?? []))
-  const moves = built.flatMap(({ row }, i) =>
+function lookOf(rows: readonly BuiltRow[], places: readonly Places[]): Pick<WayOn, 'uneven' | 'moves'> {
+  const looks = rows.map((row, i) => unevenness(row, places[i] ?? []))
+  const moves = rows.flatMap((row, i) =>
     row.standing.flatMap(({ id, left, at }, n) =>
       at === null && Math.abs((places[i]?.[n]?.left ?? left) - left) > 2 ? [id] : [],
     ),
@@ -275,53 +261,5 @@ function lookOf(built: readonly BuiltSection[], places: readonly Places[]): Pick
       seen: looks.some(({ seen }) => seen),
     },
     moves,
-  }
-}
-
-interface Known {
-  readonly cut: ReadonlyMap<string, Release['pieces'][number]>
-  readonly acts: readonly Act[]
-  readonly pieces: readonly Piece[]
-}
-
-/** What edits cost whose pieces are cut already: of what is up nothing, of what is not cut nothing either. */
-function costOf(
-  workpiece: Workpiece,
-  edits: readonly Edit[],
-  { cut, acts, pieces }: Known,
-): Pick<WayOn, 'recuts' | 'fromThemselves' | 'boards' | 'cost' | 'minutes'> {
-  const after = applyEdits(workpiece, edits)
-  const { fit, work } = workpiece.settings
-  const wanted = cutWall(after).pieces
-  const again: Piece[] = []
-  const fresh: Piece[] = []
-  for (const piece of wanted) {
-    const state = cut.get(piece.id)
-    if (!state || state.upAt !== null) continue
-    const off = piece.longLength - lengthNow(state).longLength
-    const fits = Math.abs(off) <= fit && sameRecesses(state.piece, piece)
-    if (fits) continue
-    again.push(piece)
-    if (off > 0 || !sameRecesses(state.piece, piece)) fresh.push(piece)
-  }
-  const plans = boardRequests(buildCutList(fresh), workpiece.settings).map(firstBoards)
-  const known = plans.flatMap((plan) => (plan.ok ? [plan.value] : []))
-  const all = known.length === plans.length
-  const marked = new Set(acts.flatMap((act) => (act.kind === 'marked' ? [act.strip] : [])))
-  const was = new Map(pieces.map((piece) => [piece.id, boundsOf(piece.polygon).left]))
-  const remark = new Set(
-    wanted
-      .filter(({ id, polygon }) => Math.abs((was.get(id) ?? 0) - boundsOf(polygon).left) > 2)
-      .map(({ stripId }) => stripId),
-  )
-  const marks = [...remark].filter((id) => marked.has(id)).length
-  return {
-    recuts: again.map(({ id }) => cut.get(id)?.piece.name ?? id),
-    fromThemselves: again.length - fresh.length,
-    boards: all ? known.reduce((sum, { boards }) => sum + boards.length, 0) : null,
-    cost: all
-      ? known.reduce<number | null>((sum, { cost }) => (sum === null || cost === null ? null : sum + cost), 0)
-      : null,
-    minutes: Math.round(again.length * work.rates.cutOne + marks * work.rates.markOne),
   }
 }

@@ -20,13 +20,13 @@ const AT_ONCE_MS = 10 * 60_000
 export function actClashes(acts: readonly Act[], within: number): ActClash[] {
   const found: ActClash[] = []
   const pieces = new Map<string, Act[]>()
-  const reads = new Map<string, Extract<Act, { kind: 'builtAt' }>>()
+  const reads = new Map<string, Extract<Act, { kind: 'builtAt' | 'builtHeight' }>>()
   const settled = new Set(acts.flatMap((act) => (act.kind === 'struck' ? [act.entry] : [])))
   for (const act of [...acts].sort((a, b) => a.doneAt - b.doneAt)) {
     if (settled.has(act.id)) continue
-    if (act.kind === 'builtAt') {
-      const before = reads.get(act.strip)
-      reads.set(act.strip, act)
+    if (act.kind === 'builtAt' || act.kind === 'builtHeight') {
+      const before = reads.get(`${act.kind} ${act.strip}`)
+      reads.set(`${act.kind} ${act.strip}`, act)
       if (!before || before.place === null || act.place === null || before.edge !== act.edge) continue
       if (Math.abs(before.place - act.place) > within && act.doneAt - before.doneAt < AT_ONCE_MS)
         found.push({ kind: 'readTwice', piece: act.strip, acts: [told(before), told(act)] })

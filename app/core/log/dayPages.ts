@@ -69,6 +69,7 @@ const DONE: Readonly<Partial<Record<string, Extract<DayLine, { kind: 'done' }>['
   finishDone: 'finish',
   taskDone: 'task',
   builtAt: 'read',
+  builtHeight: 'read',
 }
 
 function nameOf(act: Act | WorkAct): string {

@@ -7,49 +7,34 @@ import {
   plannedWidth,
   readingIssue,
 } from '~/core/asbuilt/built'
-import { waysOn, type WayOn } from '~/core/asbuilt/waysOut'
+import { heightReadings, readableBands } from '~/core/asbuilt/builtUp'
 import { driftOf } from '~/core/evenness/learnErrors'
-import { workWithLearned } from '~/core/log/rates'
-import { rulesOf } from '~/core/patterns/rules'
 import { useDevice } from '~/editor/useDevice'
 import { useWallEditor } from '~/editor/WallEditor'
 import { type Length, nearestNanometer } from '~/length'
-import { builtText, builtWayNames, driftText, evenIssueText, say, sayWithUnit, stripName } from '~/messages'
+import { builtText, driftText, say, sayWithUnit, stripName } from '~/messages'
 import { Button } from '~/ui/Button'
 import { Choice } from '~/ui/Choice'
 import { Fractions } from '~/ui/Fractions'
 import { LengthField } from '~/ui/LengthField'
 import { Picks } from '~/ui/Picks'
 import { Row, Soft } from '~/ui/page'
-import { space, type } from '~/ui/theme'
+import { space } from '~/ui/theme'
+import { HeightPart } from './HeightPart'
 import { LengthPart } from './LengthPart'
+import { WaysPart, Wrong } from './WaysPart'
 import type { Fit } from './useFit'
 
 const Part = styled.section`
   display: grid;
   gap: ${space.m};
 `
-const Way = styled.article`
-  display: grid;
-  gap: ${space.xs};
-  padding: ${space.m} 0;
-  border-top: 1px solid var(--line);
-  & h3 {
-    font-size: ${type.body};
-    font-weight: 650;
-  }
-`
-const Wrong = styled.p`
-  color: var(--red);
-  font-weight: 550;
-`
-
-type What = 'place' | 'gap' | 'wall' | 'piece'
+type What = 'place' | 'gap' | 'wall' | 'height' | 'piece'
 
 /** What was read of the wall as it is built, and the ways on from there. */
 export function BuiltPanel({ fit }: { readonly fit: Fit }) {
-  const { plan, workpiece, wording, identity, edit, lookAt } = useWallEditor()
-  const { acts, built, off, readAt, release, stop, freeze, tick } = fit
+  const { plan, wording } = useWallEditor()
+  const { acts, built, off, offUp, readAt, readHigh, stop, tick } = fit
   // of each what lies before it in its own section: past an opening another begins
   const standing = useMemo(
     () =>
@@ -73,7 +58,7 @@ export function BuiltPanel({ fit }: { readonly fit: Fit }) {
     lastUp ?? (standing.some(({ id }) => id === stop?.card.stripId) ? stop?.card.stripId : undefined)
   const [picked, setPicked] = useState<string | null>(null)
   const strip = picked ?? inHand ?? standing[0]?.id ?? ''
-  const [what, setWhat] = useState<What>('place')
+  const [asked, setWhat] = useState<What>('place')
   const [edge, setEdge] = useState<'left' | 'right'>('left')
   const [value, setValue] = useState<Length | null>(null)
   const [said, setSaid] = useState('')
@@ -84,23 +69,12 @@ export function BuiltPanel({ fit }: { readonly fit: Fit }) {
   const { left, right } = plan.layout
   const laidOut = own ? plannedReading(plan.layout, own, edge) : 0
   const width = plannedWidth(plan.layout)
-  const paced = useMemo(
-    () => ({
-      ...workpiece,
-      settings: {
-        ...workpiece.settings,
-        work: workWithLearned(workpiece.settings.work, identity.crew.rates),
-      },
-    }),
-    [workpiece, identity.crew.rates],
-  )
-  const ways = useMemo(
-    () => (off.size > 0 ? waysOn(paced, plan, acts, release) : null),
-    [off, paced, plan, acts, release],
-  )
   const drift = driftOf(acts, tick)
   const read = builtReadings(acts)
-  if (standing.length === 0) return null
+  const high = heightReadings(acts)
+  const bands = readableBands(plan.layout)
+  if (standing.length + bands.length === 0) return null
+  const what = standing.length === 0 && asked !== 'piece' ? 'height' : asked
   /** A place as the tape reads it from the left corner; the wall's end as the whole of it. */
   const saidOf = ({ strip: of, edge: side, place }: BuiltReading) => {
     const found = standing.find(({ id }) => id === of)
@@ -129,12 +103,6 @@ export function BuiltPanel({ fit }: { readonly fit: Fit }) {
     setSaid('')
     done()
   }
-  const take = (way: WayOn) => {
-    edit(way.edits, 'done')
-    // the list goes out again as the wall is by then
-    if (release) freeze()
-    setSaid(builtText.taken)
-  }
   return (
     <Part aria-label={builtText.title}>
       <h2>{builtText.title}</h2>
@@ -143,8 +111,13 @@ export function BuiltPanel({ fit }: { readonly fit: Fit }) {
         label={builtText.what}
         value={what}
         options={[
-          { id: 'place', text: builtText.place },
-          { id: 'gap', text: builtText.gap },
+          ...(standing.length === 0
+            ? []
+            : [
+                { id: 'place' as const, text: builtText.place },
+                { id: 'gap' as const, text: builtText.gap },
+              ]),
+          ...(bands.length === 0 ? [] : [{ id: 'height' as const, text: builtText.height }]),
           ...(width === null ? [] : [{ id: 'wall' as const, text: builtText.wall }]),
           { id: 'piece', text: builtText.length },
         ]}
@@ -152,6 +125,8 @@ export function BuiltPanel({ fit }: { readonly fit: Fit }) {
       />
       {what === 'piece' ? (
         <LengthPart fit={fit} />
+      ) : what === 'height' ? (
+        <HeightPart fit={fit} say={setSaid} />
       ) : (
         <>
           {what === 'wall' ? null : (
@@ -194,7 +169,7 @@ export function BuiltPanel({ fit }: { readonly fit: Fit }) {
               {builtText.keep}
             </Button>
             <Button $kind="quiet" onPress={() => setWaiting(!waiting)}>
-              {waiting ? 'Stop waiting for the laser' : 'By the laser'}
+              {waiting ? builtText.noLaser : builtText.byLaser}
             </Button>
           </Row>
         </>
@@ -202,7 +177,7 @@ export function BuiltPanel({ fit }: { readonly fit: Fit }) {
       <p role="status" data-testid="built-said">
         {said}
       </p>
-      {read.length > 0 ? (
+      {read.length + high.length > 0 ? (
         <ul>
           {read.map((each) => (
             <li key={each.strip}>
@@ -221,6 +196,18 @@ export function BuiltPanel({ fit }: { readonly fit: Fit }) {
               </Row>
             </li>
           ))}
+          {high.map(({ strip: of, edge: side, place, planned }) => (
+            <li key={`high ${of}`}>
+              <Row>
+                <span>
+                  <Fractions text={`${stripName(of, wording)}: ${say(place, wording)}`} />
+                </span>
+                <Button $kind="quiet" onPress={() => readHigh(of, side, null, planned, 'tape')}>
+                  {builtText.forget}
+                </Button>
+              </Row>
+            </li>
+          ))}
         </ul>
       ) : null}
       {drift ? (
@@ -228,7 +215,7 @@ export function BuiltPanel({ fit }: { readonly fit: Fit }) {
           <Fractions text={driftText(drift, wording)} />
         </Wrong>
       ) : null}
-      {read.length > 0 && off.size === 0 ? <Soft>{builtText.onMark}</Soft> : null}
+      {read.length + high.length > 0 && off.size + offUp.size === 0 ? <Soft>{builtText.onMark}</Soft> : null}
       {[...off].map(([id, by]) => (
         <p key={id} data-off={id}>
           <Fractions
@@ -240,58 +227,14 @@ export function BuiltPanel({ fit }: { readonly fit: Fit }) {
           />
         </p>
       ))}
-      {ways?.issue ? (
-        <Wrong role="alert">
-          <Fractions text={evenIssueText(ways.issue, wording)} />
-        </Wrong>
-      ) : null}
-      {ways && ways.ways.length > 0 ? (
-        <section aria-label={builtText.ways}>
-          <h2>{builtText.ways}</h2>
-          {ways.ways.map((way) => (
-            <Way
-              key={way.ways.join()}
-              data-way={way.ways[0]}
-              onPointerEnter={() => lookAt(way.edits)}
-              onPointerLeave={() => lookAt(null)}
-              onFocus={() => lookAt(way.edits)}
-              onBlur={() => lookAt(null)}
-            >
-              <h3>{builtWayNames(way, rulesOf(plan.layout).places === 'margins')}</h3>
-              <p>
-                <Fractions
-                  text={builtText.uneven(
-                    sayWithUnit(way.uneven.worst, wording),
-                    sayWithUnit(way.uneven.step, wording),
-                    way.uneven.seen,
-                  )}
-                />
-              </p>
-              <p data-testid="way-cost">
-                {[
-                  builtText.recuts(way.recuts.length, way.fromThemselves),
-                  builtText.boards(way.boards),
-                  way.cost ? builtText.cost(way.cost, wording) : '',
-                  builtText.minutes(way.minutes),
-                ]
-                  .filter((each) => each !== '')
-                  .join(', ')}
-              </p>
-              <Row>
-                <Button
-                  onPress={() => {
-                    lookAt(null)
-                    take(way)
-                  }}
-                >
-                  {builtText.take}
-                </Button>
-              </Row>
-            </Way>
-          ))}
-          <Soft>{builtText.seenRule}</Soft>
-        </section>
-      ) : null}
+      {[...offUp].map(([id, by]) => (
+        <p key={id} data-off={id}>
+          <Fractions
+            text={builtText.offUp(stripName(id, wording), sayWithUnit(Math.abs(by), wording), by > 0)}
+          />
+        </p>
+      ))}
+      <WaysPart fit={fit} say={setSaid} />
     </Part>
   )
 }

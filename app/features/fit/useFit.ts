@@ -1,11 +1,12 @@
 import { useMemo, useState } from 'react'
 import { type BuiltSection, builtWall, offPlan } from '~/core/asbuilt/built'
+import { builtHeights, offHeights } from '~/core/asbuilt/builtUp'
 import { type ReleasedState, releaseOf } from '~/core/asbuilt/release'
 import { type FitCard, fitWalk } from '~/core/fit/fitWalk'
 import { newToken } from '~/editor/saving/browserSaver'
 import { type PieceAct, useRelease } from '~/editor/useRelease'
 import { useActs, useOutbox, useSelected, useWallEditor } from '~/editor/WallEditor'
-import { nearestNanometer, tickOf } from '~/length'
+import { type Length, nearestNanometer, tickOf } from '~/length'
 import { heldBy } from '~/core/takeoff/fixings'
 
 /** A card of the walk with what happened to its piece. */
@@ -60,6 +61,10 @@ export function useFit() {
   )
   const tick = tickOf(workpiece.settings.tape)
   const off = useMemo(() => offPlan(built, tick / 2), [built, tick])
+  const offUp = useMemo(
+    () => offHeights(builtHeights(plan.layout, acts, release), tick / 2),
+    [plan, acts, release, tick],
+  )
   const [kept, setKept] = useState<string | null>(null)
   const isOpen = ({ state }: FitStop) => (state?.upAt ?? null) === null
   const indexOf = (id: string | null) => stops.findIndex(({ card }) => card.pieceId === id)
@@ -88,7 +93,12 @@ export function useFit() {
     if (!stop) return
     if (isOpen(stop)) {
       const upright = plan.layout.uprights.find(({ id }) => id === stop.card.stripId)
-      record(stop, { kind: 'pieceUp', left: upright ? nearestNanometer(upright.left) : null })
+      const band = plan.layout.bands.find(({ id }) => id === stop.card.stripId)
+      record(stop, {
+        kind: 'pieceUp',
+        left: upright ? nearestNanometer(upright.left) : null,
+        bottom: band?.bottom ?? null,
+      })
     }
     const after = stops.findIndex((each, i) => i > at && isOpen(each))
     const before = stops.findIndex((each, i) => i !== at && isOpen(each))
@@ -122,6 +132,23 @@ export function useFit() {
       with: by,
       doneAt: Date.now(),
     })
+  const readHigh = (
+    strip: string,
+    edge: 'bottom' | 'top',
+    place: Length | null,
+    planned: Length,
+    by: 'tape' | 'laser',
+  ) =>
+    outbox.record({
+      id: newToken(),
+      kind: 'builtHeight',
+      strip,
+      edge,
+      place,
+      planned,
+      with: by,
+      doneAt: Date.now(),
+    })
   return {
     stops,
     at,
@@ -131,10 +158,12 @@ export function useFit() {
     record,
     pull,
     readAt,
+    readHigh,
     release,
     acts,
     built,
     off,
+    offUp,
     freeze,
     isOpen,
     tick,

@@ -1,5 +1,8 @@
+import { clearRows } from '~/core/asbuilt/builtUp'
 import { useWallEditor } from '~/editor/WallEditor'
+import { gridText } from '~/messages'
 import { type Design, inForce, LIMITS } from '~/model'
+import { Button } from '~/ui/Button'
 import { Choice } from '~/ui/Choice'
 import { Sentence } from '~/ui/Sentence'
 import { CountWord } from './CountWord'
@@ -10,10 +13,12 @@ function withRows(rows: readonly number[], count: number): number[] {
 }
 
 const WEIGHTS = [0.5, 0.75, 1, 1.5, 2, 3]
+/** A weight somebody chose, and not one that rails came to as they were built. */
+const isChosen = (weight: number) => Number.isInteger(weight * 100)
 
 /** A grid's rows, border and what runs through. */
 export function GridSentence() {
-  const { workpiece, plan, edit } = useWallEditor()
+  const { workpiece, plan, wording, edit } = useWallEditor()
   const design = inForce(workpiece.wall.design)
   const patch = (next: Partial<Design>) => edit([{ type: 'patchDesign', patch: next }], 'done')
   const { rows } = design
@@ -39,7 +44,14 @@ export function GridSentence() {
         onChange={(count) => patch({ rows: withRows(rows, Math.min(count, LIMITS.rows)) })}
       />{' '}
       {rows.length === 1 ? 'row' : 'rows'}
-      {rows.length > 1 ? (
+      {rows.length > 1 && !rows.every(isChosen) ? (
+        <span data-rows="built">
+          , as they are built {gridText.builtRows(clearRows(plan.layout), wording)}{' '}
+          <Button $kind="quiet" onPress={() => patch({ rows: rows.map(() => 1) })}>
+            {gridText.evenRows}
+          </Button>
+        </span>
+      ) : rows.length > 1 ? (
         <>
           , from the bottom up{' '}
           {rows.map((weight, i) => (

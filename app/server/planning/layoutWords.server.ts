@@ -3,6 +3,10 @@ import { type OwnProcess, ownProcess } from '../ownProcess.server'
 
 /** How long one wall may be planned for. */
 export const PLANNING_DEADLINE_MS = 4_000
+/** How long its process may take to come up, on a machine that has much else to do. */
+const STARTING_DEADLINE_MS = 60_000
+/** The ticket of a process that says it is up. */
+export const UP = 0
 /** How many walls' words are kept. */
 const KEPT = 4_000
 
@@ -35,10 +39,15 @@ export type PlanningProcess = OwnProcess<{ readonly ticket: number; readonly wor
 const startProcess = (): PlanningProcess => ownProcess('app/server/planning/sayLayouts.ts')
 
 /** Plans walls one at a time in a process of its own; one that takes too long is given up, and the next has a new process. */
-export function layoutPlanner(start: () => PlanningProcess = startProcess, deadline = PLANNING_DEADLINE_MS) {
+export function layoutPlanner(
+  start: () => PlanningProcess = startProcess,
+  deadline = PLANNING_DEADLINE_MS,
+  starting = STARTING_DEADLINE_MS,
+) {
   const known = new Map<string, LayoutWords>()
   let process: PlanningProcess | null = null
-  let waiting: { ticket: number; settle: (words: LayoutWords) => void } | null = null
+  let isUp = false
+  let waiting: { ticket: number; begin: () => void; settle: (words: LayoutWords) => void } | null = null
   let tickets = 0
   let queue: Promise<unknown> = Promise.resolve()
 
@@ -50,8 +59,13 @@ export function layoutPlanner(start: () => PlanningProcess = startProcess, deadl
   const planning = () => {
     if (process) return process
     const started = start()
+    isUp = false
     started.onAnswer(({ ticket, said }) => {
-      if (ticket === waiting?.ticket) settle(said === null ? { kind: 'broken' } : { kind: 'said', ...said })
+      if (started !== process) return
+      isUp = true
+      if (ticket === UP) waiting?.begin()
+      else if (ticket === waiting?.ticket)
+        settle(said === null ? { kind: 'broken' } : { kind: 'said', ...said })
     })
     started.onEnd(() => {
       if (process !== started) return
@@ -64,21 +78,29 @@ export function layoutPlanner(start: () => PlanningProcess = startProcess, deadl
   const plan = (workpiece: Workpiece) =>
     new Promise<LayoutWords>((done) => {
       const ticket = (tickets += 1)
-      const stop = setTimeout(() => {
+      const givenUp = () => {
         const slow = process
         process = null
         slow?.end()
         settle({ kind: 'tooLong' })
-      }, deadline)
+      }
+      const asked = planning()
+      let stop = setTimeout(givenUp, isUp ? deadline : starting)
       stop.unref()
       waiting = {
         ticket,
+        // the wall's own time counts from when there is something to plan it
+        begin: () => {
+          clearTimeout(stop)
+          stop = setTimeout(givenUp, deadline)
+          stop.unref()
+        },
         settle: (words) => {
           clearTimeout(stop)
           done(words)
         },
       }
-      planning().ask({ ticket, workpiece })
+      asked.ask({ ticket, workpiece })
     })
   const keep = (key: string, words: LayoutWords) => {
     known.delete(key)
@@ -94,7 +116,8 @@ export function layoutPlanner(start: () => PlanningProcess = startProcess, deadl
     wordsOf({ key, workpiece }: WordsWanted): Promise<LayoutWords> {
       const next = queue.then(async () => {
         const words = known.get(key) ?? (await plan(workpiece))
-        keep(key, words)
+        // a process that never came up says nothing of the wall: it is tried again
+        if (words.kind === 'said' || isUp) keep(key, words)
         return words
       })
       queue = next

@@ -1,5 +1,5 @@
 import { blankSurvey, startingDesign, startingSettings, type Workpiece } from '~/model'
-import { layoutPlanner, type PlanningProcess, type WallSaid } from './layoutWords.server'
+import { layoutPlanner, type PlanningProcess, UP, type WallSaid } from './layoutWords.server'
 
 const workpiece: Workpiece = {
   wall: { survey: blankSurvey(), design: startingDesign() },
@@ -9,7 +9,7 @@ const workpiece: Workpiece = {
 type Answer = { ticket: number; said: WallSaid | null }
 const saying = (words: string): WallSaid => ({ words, picture: '<svg/>', wrong: 0, open: 0 })
 /** A process whose answers the test gives; null ends it. */
-function processes(answer: (ticket: number, say: (answer: Answer | null) => void) => void) {
+function processes(answer: (ticket: number, say: (answer: Answer | null) => void) => void, comesUp = true) {
   const seen = { started: 0, ended: 0, asked: 0 }
   const start = (): PlanningProcess => {
     seen.started += 1
@@ -18,6 +18,7 @@ function processes(answer: (ticket: number, say: (answer: Answer | null) => void
     return {
       ask: ({ ticket }) => {
         seen.asked += 1
+        if (comesUp) hear({ ticket: UP, said: null })
         answer(ticket, (said) => (said ? hear(said) : gone()))
       },
       onAnswer: (listener) => void (hear = listener),
@@ -53,6 +54,25 @@ describe('what walls become, planned off the request', () => {
     const both = await Promise.all(['slow', 'quick'].map((key) => plans.wordsOf({ key, workpiece })))
     expect(both).toEqual([{ kind: 'tooLong' }, { kind: 'said', ...saying('quick') }])
     expect(seen).toMatchObject({ started: 2, ended: 1 })
+  })
+
+  test('time counts once the process is up; one that never comes up says nothing of the wall', async () => {
+    const late = processes(
+      (ticket, say) =>
+        setTimeout(() => {
+          say({ ticket: UP, said: null })
+          setTimeout(() => say({ ticket, said: saying('late') }), 5)
+        }, 60),
+      false,
+    )
+    const patient = layoutPlanner(late.start, 30, 5_000)
+    expect(await patient.wordsOf({ key: 'a', workpiece })).toEqual({ kind: 'said', ...saying('late') })
+    const never = processes(() => undefined, false)
+    const plans = layoutPlanner(never.start, 5_000, 20)
+    expect(await plans.wordsOf({ key: 'a', workpiece })).toEqual({ kind: 'tooLong' })
+    expect(plans.knownWords('a')).toBeNull()
+    await plans.wordsOf({ key: 'a', workpiece })
+    expect(never.seen).toEqual({ started: 2, ended: 2, asked: 2 })
   })
 
   test('one that breaks, or brings its process down, takes nothing with it', async () => {

@@ -6,7 +6,7 @@ import { buildScene } from '~/core/scene/buildScene'
 import { pictureSvg } from '~/core/scene/pictureSvg'
 import { layoutTitle } from '~/messages'
 import { inForce, type Workpiece } from '~/model'
-import type { WallSaid } from './layoutWords.server'
+import { UP, type WallSaid } from './layoutWords.server'
 
 function said(workpiece: Workpiece): WallSaid {
   const { units, tape, materials, fit } = workpiece.settings
@@ -30,5 +30,7 @@ process.on('message', ({ ticket, workpiece }: { ticket: number; workpiece: Workp
     process.send?.({ ticket, said: null })
   }
 })
+// what it is asked counts from here on: to start takes its time on a machine that has much to do
+process.send?.({ ticket: UP, said: null })
 // a server that is gone, however it went, leaves nothing running
 process.on('disconnect', () => process.exit())
