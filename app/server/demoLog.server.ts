@@ -1,4 +1,5 @@
 import { builtWall } from '~/core/asbuilt/built'
+import { readableBands } from '~/core/asbuilt/builtUp'
 import { freezeList } from '~/core/asbuilt/freeze'
 import { releaseOf } from '~/core/asbuilt/release'
 import { computePlan } from '~/core/computePlan'
@@ -106,6 +107,7 @@ function goUp(db: Database, jobId: string, wallName: string, start: number): voi
   })
   const nameOf = new Map(pieces.map(({ pieceId, name }) => [pieceId, name]))
   const lefts = new Map(plan.layout.uprights.map(({ id, left }) => [id as string, Math.round(left)]))
+  const bottoms = new Map(plan.layout.bands.map(({ id, bottom }) => [id as string, bottom]))
   const order = fitOrder(plan.pieces, workpiece).map(({ pieceId }) => pieceId)
   const stripOf = new Map(plan.pieces.map(({ id, stripId }) => [id, stripId]))
   const second = plan.layout.uprights[1]?.id
@@ -134,6 +136,7 @@ function goUp(db: Database, jobId: string, wallName: string, start: number): voi
         release,
         piece: nameOf.get(id) ?? '',
         left: lefts.get(stripOf.get(id) ?? '') ?? null,
+        bottom: bottoms.get(stripOf.get(id) ?? '') ?? null,
       }),
     ),
     act('ended', 140 + up.length * 6, { stage: 'fit', counted: null }),
@@ -156,6 +159,17 @@ function goUp(db: Database, jobId: string, wallName: string, start: number): voi
         place: Math.round(read.left + inches(5 / 16)),
         planned: Math.round(read.left),
         with: 'tape',
+      }),
+    ])
+  const rail = readableBands(plan.layout)[0]
+  if (rail)
+    recordActs(db, { jobId, wallId: page.id }, [
+      act('builtHeight', 142 + up.length * 6, {
+        strip: rail.id,
+        edge: 'bottom',
+        place: Math.round(rail.bottom + inches(3 / 16)),
+        planned: rail.bottom,
+        with: 'laser',
       }),
     ])
 }

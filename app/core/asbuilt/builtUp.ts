@@ -127,6 +127,9 @@ export function rowWeights(
   return clear.map((each) => each / usual)
 }
 
+/** A weight that somebody chose, not one that rails came to as they were built. */
+export const isChosenWeight = (weight: number): boolean => Number.isInteger(weight * 100)
+
 /** What the design keeps so that horizontals are where they truly are: rails at their own heights, a grid's rows by their weights. */
 export function heightPatch(
   { wall: { design: document } }: Workpiece,

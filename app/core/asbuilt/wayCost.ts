@@ -6,7 +6,16 @@ import { buildCutList, type Piece, sameRecesses } from '../pieces'
 import { boardRequests, firstBoards } from '../stock'
 import { sinceRelease } from './freeze'
 import { lengthNow, type Release } from './release'
-import type { WayOn } from './waysOut'
+
+/** What a way takes. */
+export interface WayCost {
+  /** Pieces cut already that are cut anew, and of them those cut from themselves. */
+  readonly recuts: readonly string[]
+  readonly fromThemselves: number
+  readonly boards: number | null
+  readonly cost: number | null
+  readonly minutes: number
+}
 
 interface Known {
   readonly release: Release | null
@@ -23,7 +32,7 @@ export function costOf(
   workpiece: Workpiece,
   edits: readonly Edit[],
   { release, cut, acts, pieces }: Known,
-): Pick<WayOn, 'recuts' | 'fromThemselves' | 'boards' | 'cost' | 'minutes'> {
+): WayCost {
   const after = applyEdits(workpiece, edits)
   const { fit, work } = workpiece.settings
   const wanted = cutWall(after).pieces

@@ -19,7 +19,7 @@ import {
 } from './evenOut'
 import type { Release } from './release'
 import { bestSplit, type SplitAim } from './splits'
-import { costOf } from './wayCost'
+import { costOf, type WayCost } from './wayCost'
 import { placedEdits, type Places, railsIn } from './wayEdits'
 
 /** How what is left goes on after a reading. */
@@ -34,18 +34,12 @@ export const BUILT_WAYS = [
 export type BuiltWay = (typeof BUILT_WAYS)[number]
 
 /** One way on: where everything then stands, how uneven that is and what it takes. */
-export interface WayOn {
+export interface WayOn extends WayCost {
   readonly ways: readonly BuiltWay[]
   readonly edits: readonly Edit[]
   readonly uneven: Unevenness
   /** Strips not up yet that move, and of them those whose marks are on the wall. */
   readonly moves: readonly string[]
-  /** Pieces cut already that are cut anew, and of them those cut from themselves. */
-  readonly recuts: readonly string[]
-  readonly fromThemselves: number
-  readonly boards: number | null
-  readonly cost: number | null
-  readonly minutes: number
 }
 
 /** What can be done about the wall as it is built. */

@@ -56,3 +56,9 @@ test('law: a new wall laid out like any wall can be planned, and has nothing pla
     { numRuns: 80 },
   )
 })
+
+test('heights that a grid’s rails came to as they were built are no habit; weights one chose are', () => {
+  const grid = (rows: number[]) => withDesign(startingDesign(materials), { pattern: 'grid', rows })
+  expect(inForce(designLike(grid([1, 1.0139, 0.9861]), bare)).rows).toEqual([1, 1, 1])
+  expect(inForce(designLike(grid([1, 1.5, 0.75]), bare)).rows).toEqual([1, 1.5, 0.75])
+})

@@ -7,6 +7,7 @@ import {
   type Survey,
   withDesign,
 } from '~/model'
+import { isChosenWeight } from '../asbuilt/builtUp'
 import { rulesOf } from '../patterns/rules'
 
 /** What a new wall's layout stands on: the baseboard that stays there, or what the layout has of its own. */
@@ -41,5 +42,7 @@ export function designLike(like: DesignDocument, survey: Survey): DesignDocument
   const design = inForce(fresh)
   const { spacing } = design
   const own = rulesOf(design).withoutCount(design)
-  return footOn(withDesign(fresh, { ...own, ...elsewhere(spacing) }), survey, true)
+  // heights that rails came to on the other wall are no habit
+  const rows = design.rows.every(isChosenWeight) ? design.rows : design.rows.map(() => 1)
+  return footOn(withDesign(fresh, { ...own, ...elsewhere(spacing), rows }), survey, true)
 }

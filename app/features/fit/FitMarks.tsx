@@ -56,6 +56,23 @@ export function FitMarks({ fit, frame }: { readonly fit: Fit; readonly frame: Fr
             </g>
           ) : null,
         )}
+      {plan.pieces.map(({ id, stripId, face }) => {
+        const by = fit.offUp.get(stripId)
+        return by === undefined ? null : (
+          <polygon
+            key={id}
+            data-truly={id}
+            points={svgPoints(
+              face.map(({ x, y }) => ({ x, y: y + by })),
+              frame,
+            )}
+            fill="none"
+            stroke={red}
+            strokeWidth={2}
+            strokeDasharray="6 4"
+          />
+        )
+      })}
     </g>
   )
 }

@@ -1,8 +1,9 @@
-import { clearRows } from '~/core/asbuilt/builtUp'
+import { clearRows, isChosenWeight } from '~/core/asbuilt/builtUp'
 import { useWallEditor } from '~/editor/WallEditor'
 import { gridText } from '~/messages'
 import { type Design, inForce, LIMITS } from '~/model'
 import { Button } from '~/ui/Button'
+import { Fractions } from '~/ui/Fractions'
 import { Choice } from '~/ui/Choice'
 import { Sentence } from '~/ui/Sentence'
 import { CountWord } from './CountWord'
@@ -13,8 +14,6 @@ function withRows(rows: readonly number[], count: number): number[] {
 }
 
 const WEIGHTS = [0.5, 0.75, 1, 1.5, 2, 3]
-/** A weight somebody chose, and not one that rails came to as they were built. */
-const isChosen = (weight: number) => Number.isInteger(weight * 100)
 
 /** A grid's rows, border and what runs through. */
 export function GridSentence() {
@@ -44,9 +43,9 @@ export function GridSentence() {
         onChange={(count) => patch({ rows: withRows(rows, Math.min(count, LIMITS.rows)) })}
       />{' '}
       {rows.length === 1 ? 'row' : 'rows'}
-      {rows.length > 1 && !rows.every(isChosen) ? (
+      {rows.length > 1 && !rows.every(isChosenWeight) ? (
         <span data-rows="built">
-          , as they are built {gridText.builtRows(clearRows(plan.layout), wording)}{' '}
+          , as they are built <Fractions text={gridText.builtRows(clearRows(plan.layout), wording)} />{' '}
           <Button $kind="quiet" onPress={() => patch({ rows: rows.map(() => 1) })}>
             {gridText.evenRows}
           </Button>
