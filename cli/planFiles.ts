@@ -60,7 +60,14 @@ export async function writeFiles(
   }
   if (wanted.pdf !== undefined) {
     const paper = file.settings.units === 'mm' ? PAPERS[1] : PAPERS[0]
-    const asked = { file: 'booklet.pdf', paper, datum: 'left', parts: [...BOOKLET_PARTS], walls: [] } as const
+    const asked = {
+      file: 'booklet.pdf',
+      paper,
+      datum: 'left',
+      look: 'moment',
+      parts: [...BOOKLET_PARTS],
+      walls: [],
+    } as const
     const made = await makeFile(job, { ...asked, parts: [...asked.parts], walls: [] }, { solve, ...PATIENCE })
     if (made.ok) {
       mkdirSync(dirname(wanted.pdf), { recursive: true })

@@ -2,6 +2,7 @@ import type { Tears } from '~/core/takedown/takeDown'
 import type { TapeReading } from '~/length'
 import type { BookletPart, PaperSize, PaintUse, Rod, TableKind, TemplateKind } from '~/model'
 import { count, listed } from './words'
+import { rateName } from './workText'
 
 const PARTS: Readonly<Record<BookletPart, string>> = {
   wall: 'Wall and dimensions',
@@ -72,6 +73,8 @@ export const paperText = {
   workColumns: ['', 'When', 'What', 'Takes', 'Look at'],
   noWork: 'There is nothing to do on this job yet.',
   trade: 'another trade',
+  byLogs: (rates: readonly string[]) =>
+    `Paced by the crew’s logs: ${listed(rates.map((rate) => (rateName(rate.split('.')[0] ?? rate).split(',')[0] ?? '').toLowerCase()))}. All else by the job’s own rates.`,
   dried:
     'Waits for what dries are common practice; the product’s label rules, and cold and damp take longer.',
   finishColumns: ['', 'What', 'Wait first'],
@@ -169,6 +172,8 @@ export const paperPageText = {
   allWalls: 'All walls',
   noWalls: 'No walls',
   paper: 'Paper',
+  look: 'Boards and days are looked for',
+  looks: { moment: 'a moment', proven: 'until proven, up to a minute' },
   getBooklet: 'Make the booklet',
   pickSome: 'Pick at least one part and one wall.',
   picked: (parts: number, walls: number) => `${count(parts, 'part')} of ${count(walls, 'wall')}`,

@@ -29,6 +29,10 @@ export type Drawing = (typeof DRAWINGS)[number]
 export const TABLES = ['marks', 'cuts', 'boards', 'takeoff', 'log'] as const
 export type TableKind = (typeof TABLES)[number]
 
+/** How long a booklet's boards and days are looked for. */
+export const LOOKS = ['moment', 'proven'] as const
+export type Look = (typeof LOOKS)[number]
+
 const FILES_OF_WALL = ['svg', 'dxf', 'png'] as const
 const paper = z.enum(PAPERS).default('letter')
 /** Which end of the wall marks run from. */
@@ -49,6 +53,8 @@ export const paperAskedSchema = () =>
       file: z.literal('booklet.pdf'),
       paper,
       datum,
+      /** How long boards and the order of the work are looked for: a moment, or until they are proven or time is up. */
+      look: z.enum(LOOKS).default('moment'),
       parts: listOf(BOOKLET_PARTS).default([...BOOKLET_PARTS]),
       walls: z
         .string()

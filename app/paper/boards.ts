@@ -22,11 +22,14 @@ export async function paperBoards(
   job: PaperJob,
   walls: readonly PlannedWall[],
   solve: SolveInteger,
-  control: () => SearchControl,
+  /** For each material in turn, told how many are still to be planned. */
+  control: (still: number) => SearchControl,
 ): Promise<PaperBoards> {
-  const open = walls.filter(({ wall }) => !isCut(wall.acts))
-  const names = new Map(open.map(({ wall }) => [wall.id, wall.name]))
-  const all = open.flatMap(({ wall, workpiece }) => piecesOfWall({ id: wall.id, name: wall.name, workpiece }))
+  const uncut = walls.filter(({ wall }) => !isCut(wall.acts))
+  const names = new Map(uncut.map(({ wall }) => [wall.id, wall.name]))
+  const all = uncut.flatMap(({ wall, workpiece }) =>
+    piecesOfWall({ id: wall.id, name: wall.name, workpiece }),
+  )
   const out = job.settings.shop.offers.filter((offer) =>
     job.stock.lengths.some(
       (each) => each.material === offer.material && each.length === offer.length && each.state === 'out',
@@ -40,12 +43,12 @@ export async function paperBoards(
       inHand: inHandOf(job.yardActs, job.id),
       out: out.map(({ id }) => id),
     },
-    ({ label, wall }) => (open.length > 1 ? `${label} ${names.get(wall) ?? ''}` : label),
+    ({ label, wall }) => (uncut.length > 1 ? `${label} ${names.get(wall) ?? ''}` : label),
   )
   const plans: BoardPlan[] = []
   const without: BoardIssue[] = []
-  for (const request of requests) {
-    const result = await planBoards(request, solve, control())
+  for (const [i, request] of requests.entries()) {
+    const result = await planBoards(request, solve, control(requests.length - i))
     if (result.ok) plans.push(result.value)
     else without.push(result.issue)
   }

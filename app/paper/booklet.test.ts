@@ -1,10 +1,14 @@
 import fc from 'fast-check'
 import { paperText, sayWithUnit } from '~/messages'
-import { BOOKLET_PARTS, paperAskedSchema } from '~/model'
+import { jobFacts } from '~/core/takeoff/jobFacts'
+import { BOOKLET_PARTS, paperAskedSchema, USUAL_RATES } from '~/model'
 import { anyMeetingWall, runs } from '../../tests/anyWall'
 import { onPaper, paperExample, paperWall, SHORT_PATIENCE } from '../../tests/paperJobs'
 import { readPdfs } from '../../tests/pdfPages'
 import { booklet } from './booklet'
+import { pacedWork } from './paperJob'
+import { paperWork } from './parts/workSheet'
+import { paperBoards } from './boards'
 import { fileName, makeFile } from './makeFile'
 import { setForType } from './pdf/fonts'
 
@@ -48,6 +52,66 @@ test('a booklet has every part, each page its number, job, day and revision; fig
   // fractions are fractions, and nothing was set that the type has no sign for
   expect(said).not.toMatch(/\d\/\d/)
   expect(said).not.toMatch(/(^|[^a-z])\?/)
+})
+
+test('times on paper go by the crew’s logs, and say so; a rate that was typed stays', async () => {
+  const walls = of(tern, ['Long wall'])
+  const cuts = (job: typeof tern) => {
+    const rooms = jobFacts(
+      job.walls
+        .filter(({ id }) => walls.includes(id))
+        .map(({ id, name, room, survey, design }) => ({
+          id,
+          name,
+          room,
+          workpiece: { wall: { survey, design }, settings: job.settings },
+        })),
+    )
+    const { tasks } = paperWork(job, rooms, () => true)
+    return tasks.filter(({ task }) => task.kind === 'cut').reduce((sum, { minutes }) => sum + minutes, 0)
+  }
+  const usual = {
+    ...tern,
+    settings: { ...tern.settings, work: { ...tern.settings.work, rates: USUAL_RATES } },
+  }
+  const logged = { ...usual, learned: [{ rate: 'cutOne' as const, median: 3 * USUAL_RATES.cutOne }] }
+  expect(cuts(logged)).toBeGreaterThan(cuts(usual) * 1.5)
+  const typed = { ...USUAL_RATES, cutOne: 4 * USUAL_RATES.cutOne }
+  const own = { ...logged, settings: { ...usual.settings, work: { ...usual.settings.work, rates: typed } } }
+  expect(pacedWork(own)).toEqual({ work: own.settings.work, byLogs: [] })
+  const asked = { paper: 'letter', datum: 'left', parts: ['work'], walls } as const
+  const [paced, plain] = readPdfs(
+    await Promise.all([logged, usual].map((job) => booklet(job, asked, SHORT_PATIENCE))),
+  )
+  const said = (file: typeof paced) =>
+    (file?.pages ?? []).flatMap(({ words }) => words.map(({ text }) => text)).join(' ')
+  expect(said(paced)).toContain('Paced by the crew’s logs: cutting a piece.')
+  expect(said(plain)).not.toContain('Paced by')
+})
+
+test('boards that are to be proven are looked for until they are; in no time at all they are good, and say they are no more', async () => {
+  const asked = { paper: 'letter', datum: 'left', parts: ['boards'], walls: [] } as const
+  const none = { ...SHORT_PATIENCE, boardsMs: 0 }
+  const [hasty, sure] = readPdfs([
+    await booklet(tern, asked, none),
+    await booklet(tern, { ...asked, look: 'proven' }, none),
+  ])
+  const said = (file: typeof hasty) =>
+    (file?.pages ?? []).flatMap(({ words }) => words.map(({ text }) => text)).join(' ')
+  expect(said(hasty)).toContain('not proven the cheapest')
+  expect(said(sure)).not.toContain('not proven')
+  expect(said(sure)).toContain('Proven: nothing costs less')
+})
+
+test('time that one material leaves goes to those after it', async () => {
+  const walls = [paperWall(tern, 'Long wall'), paperWall(tern, 'Gallery wall')]
+  const still: number[] = []
+  const { plans } = await paperBoards(tern, walls, SHORT_PATIENCE.solve, (left) => {
+    still.push(left)
+    return { over: () => true, secondsLeft: () => 0 }
+  })
+  expect(still).toEqual(still.map((_, i) => still.length - i))
+  expect(plans).toHaveLength(still.length)
 })
 
 test('the same plan on the same day is the same file, byte for byte', async () => {

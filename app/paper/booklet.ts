@@ -2,7 +2,7 @@ import type { Datum } from '~/core/marks/runningMarks'
 import type { SolveInteger } from '~/core/stock'
 import { jobFacts } from '~/core/takeoff/jobFacts'
 import { paperText, type Wording } from '~/messages'
-import { type BookletPart, BOOKLET_PARTS, type PaperSize } from '~/model'
+import { type BookletPart, BOOKLET_PARTS, type Look, type PaperSize } from '~/model'
 import { NO_BOARDS, type PaperBoards, paperBoards } from './boards'
 import { type PaperJob, type PlannedWall, plannedWall } from './paperJob'
 import { boardSheet } from './parts/boardSheet'
@@ -22,6 +22,8 @@ export interface BookletAsked {
   readonly paper: PaperSize
   readonly datum: Datum
   readonly parts: readonly BookletPart[]
+  /** A moment, where nobody says. */
+  readonly look?: Look
   /** Walls by their ids; all where none is named. */
   readonly walls: readonly string[]
 }
@@ -33,21 +35,25 @@ export interface Patience {
   readonly workMs: number
 }
 
+/** As long as one may wait for a booklet whose boards and days are to be proven; what is not by then says so. */
+const LONG = { boardsMs: 36_000, workMs: 8_000 } as const
+
 /** Over when so many milliseconds are gone. */
 export const until = (ms: number) => {
   const end = performance.now() + ms
   return () => performance.now() > end
 }
 
-/** The boards of a job's walls, every material given its share of the time there is. */
+/** The boards of a job's walls: each material has its share of the time there is, and what one leaves goes to those after it. */
 export function boardsInTime(
   job: PaperJob,
   walls: readonly PlannedWall[],
   { solve, boardsMs }: Patience,
 ): Promise<PaperBoards> {
-  const share = boardsMs / Math.max(1, job.settings.materials.length)
-  return paperBoards(job, walls, solve, () => {
-    const end = performance.now() + share
+  const last = performance.now() + boardsMs
+  return paperBoards(job, walls, solve, (still) => {
+    const now = performance.now()
+    const end = now + Math.max(0, last - now) / Math.max(1, still)
     return {
       over: () => performance.now() > end,
       secondsLeft: () => Math.max(0, (end - performance.now()) / 1000),
@@ -73,7 +79,8 @@ export function wallsAsked(
 }
 
 /** The chosen parts of a job as one PDF, in the order of the work, every page with its number, job, day and revision. */
-export async function booklet(job: PaperJob, asked: BookletAsked, patience: Patience): Promise<Buffer> {
+export async function booklet(job: PaperJob, asked: BookletAsked, usual: Patience): Promise<Buffer> {
+  const patience = asked.look === 'proven' ? { ...usual, ...LONG } : usual
   const { walls, broken } = wallsAsked(job, asked.walls, asked.datum)
   const { units, tape, materials, currency } = job.settings
   const wording: Wording & { readonly currency: string } = { format: { units, tape }, materials, currency }
@@ -82,7 +89,7 @@ export async function booklet(job: PaperJob, asked: BookletAsked, patience: Pati
   const flow = flowOf(pdf, asked.paper)
   const parts = BOOKLET_PARTS.filter((part) => asked.parts.includes(part))
   const has = (part: BookletPart) => parts.includes(part)
-  if (has('client')) clientSheet(flow, walls, job.client, job.name)
+  if (has('client')) clientSheet(flow, walls, job)
   for (const wall of walls) {
     if (has('wall')) wallSheet(flow, wall)
     if (has('marks')) marksSheet(flow, wall)

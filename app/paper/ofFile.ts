@@ -22,6 +22,8 @@ export function paperJobOf(file: JobFile, made: number, clock: number): PaperJob
     stock: { lengths: [], suppliers: [] },
     yardActs: [],
     workActs: [],
+    // a file has no logs: its own rates tell
+    learned: [],
     revision: 1,
     made,
     clock,

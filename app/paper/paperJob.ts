@@ -3,6 +3,7 @@ import type { Release } from '~/core/asbuilt/release'
 import { computePlan, type Plan } from '~/core/computePlan'
 import type { CutCard } from '~/core/cutting/cutCards'
 import { toRelease } from '~/core/cutting/toRelease'
+import { type LearnedRate, rateFrom, workWithLearned } from '~/core/log/rates'
 import { stripNames } from '~/core/layout/stripNames'
 import type { Datum } from '~/core/marks/runningMarks'
 import { buildScene, type Scene } from '~/core/scene/buildScene'
@@ -42,6 +43,8 @@ export interface PaperJob {
   readonly stock: { readonly lengths: readonly StockLength[]; readonly suppliers: readonly Supplier[] }
   readonly yardActs: readonly YardAct[]
   readonly workActs: readonly WorkAct[]
+  /** What the crew's logs show of its pace: times on paper go by it, as on the page, wherever no rate was typed. */
+  readonly learned: readonly Pick<LearnedRate, 'rate' | 'median'>[]
   /** The newest of its documents' revisions: what tells one print from a later one. */
   readonly revision: number
   /** When it is printed, in milliseconds since 1970, and minutes its own clock is off UTC. */
@@ -96,5 +99,15 @@ export function plannedWall(
     marking,
     dimensions: runningDimensions(plan, wall.survey, marking),
     ...listAtSaw(toRelease(plan, workpiece), wall.acts, settings),
+  }
+}
+
+/** The job's work at the pace of the crew's logs, and the rates that are theirs. */
+export function pacedWork({ settings: { work }, learned }: Pick<PaperJob, 'settings' | 'learned'>) {
+  return {
+    work: workWithLearned(work, learned),
+    byLogs: learned
+      .filter(({ rate }) => rateFrom(work.rates, rate, learned) === 'log')
+      .map(({ rate }) => rate),
   }
 }

@@ -2,6 +2,7 @@ import sharp from 'sharp'
 import { pickOf, remarksOf } from '~/core/agree/clientWord'
 import type { DesignDocument, Settings, Survey } from '~/model'
 import { type ClientLink, actsOfLink, isOpen, linkOfToken } from './clientLinks.server'
+import { pacedSettings } from './crewLog.server'
 import type { Database } from './db/database.server'
 import { jobDetail } from './jobs.server'
 import { readableDocument } from './documents.server'
@@ -80,7 +81,7 @@ function pageOf(db: Database, link: ClientLink): ClientPage | null {
     link,
     job: job.name,
     client: job.client,
-    settings: signed ? signed.body.settings : settings,
+    settings: signed ? signed.body.settings : pacedSettings(db, settings),
     walls,
     picks: Object.fromEntries(walls.map(({ id }) => [id, pickOf(acts, link.body, id)])),
     remarks: remarksOf(acts),

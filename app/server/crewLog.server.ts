@@ -1,9 +1,9 @@
 import { eq, inArray, sql } from 'drizzle-orm'
 import { type Learned, learnErrors } from '~/core/evenness/learnErrors'
 import { type Proved, toolsProved } from '~/core/evenness/tools'
-import { type LearnedRate, learnRates, type Sample, samplesOf } from '~/core/log/rates'
+import { type LearnedRate, learnRates, type Sample, samplesOf, workWithLearned } from '~/core/log/rates'
 import { workedOnJob, workedOnWall } from '~/core/log/worked'
-import type { Act, WorkAct } from '~/model'
+import type { Act, Settings, WorkAct } from '~/model'
 import type { Database } from './db/database.server'
 import { members as memberRows } from './db/schema.server'
 import { acts, rooms, walls } from './db/schema.server'
@@ -79,7 +79,8 @@ const kept = new WeakMap<Database, { key: string; log: CrewLog }>()
 /** What the logs of all jobs tell by now; worked out anew only where something was added. */
 export function crewLog(db: Database, now = Date.now()): CrewLog {
   const counted = db.get<{ key: string }>(
-    sql`select (select count(*) from acts) || ' ' || (select count(*) from work_acts) || ' ' || (select count(*) from yard_acts) as key`,
+    // what is added tells by its row, what is deleted with its job by the count
+    sql`select (select count(*) || '-' || coalesce(max(rowid), 0) from acts) || ' ' || (select count(*) || '-' || coalesce(max(rowid), 0) from work_acts) || ' ' || (select count(*) || '-' || coalesce(max(rowid), 0) from yard_acts) as key`,
   )
   const key = `${counted.key} ${Math.floor(now / 86_400_000)}`
   const known = kept.get(db)
@@ -118,4 +119,9 @@ export function crewKnown(db: Database): Omit<CrewLog, 'rates'> & { readonly rat
 export function memberNames(db: Database): Record<string, string> {
   const rows = db.select({ id: memberRows.id, name: memberRows.name }).from(memberRows).all()
   return Object.fromEntries(rows.map(({ id, name }) => [id, name]))
+}
+
+/** A job's settings with the pace that the crew's logs show, wherever no rate was typed. */
+export function pacedSettings(db: Database, settings: Settings): Settings {
+  return { ...settings, work: workWithLearned(settings.work, crewKnown(db).rates) }
 }

@@ -1,8 +1,10 @@
+import { sql } from 'drizzle-orm'
 import sharp from 'sharp'
 import { taskId } from '~/core/sequence/roomMaker'
 import { inches } from '~/length'
+import { startingSettings } from '~/model'
 import { actsOf, recordActs } from './acts.server'
-import { crewKnown, crewLog } from './crewLog.server'
+import { crewKnown, crewLog, pacedSettings } from './crewLog.server'
 import { addMember } from './crew/members.server'
 import { openDatabase } from './db/database.server'
 import { createJob, jobDetail } from './jobs.server'
@@ -40,6 +42,11 @@ describe('what the crew’s logs tell', () => {
     const [rate] = crewLog(db, now).rates
     expect(rate).toMatchObject({ rate: 'sandBoard', median: 5, jobs: 1 })
     expect(crewKnown(db).rates.map(({ rate: name }) => name)).toEqual(['sandBoard'])
+    // the pace goes to whoever is told hours, wherever nobody typed a rate
+    const settings = startingSettings('inches', '1/16')
+    expect(pacedSettings(db, settings).work.rates.sandBoard).toBe(5)
+    const typed = { ...settings.work, rates: { ...settings.work.rates, sandBoard: 11 } }
+    expect(pacedSettings(db, { ...settings, work: typed }).work.rates.sandBoard).toBe(11)
     recordWork(db, ids.jobId, [act('sampleOut', now + 1, { rate: 'sandBoard', sample: task })])
     expect(crewLog(db, now).rates).toEqual([])
     recordWork(db, ids.jobId, [act('sampleIn', now + 2, { rate: 'sandBoard', sample: task })])
@@ -77,6 +84,25 @@ describe('what the crew’s logs tell', () => {
     expect(errors.errors.hook).toBe(inches(1 / 32))
     expect(proved).toHaveLength(1)
   })
+})
+
+test('rows that go with their job and as many that come are not taken for the same', () => {
+  const { db, ids } = fresh()
+  const room = jobDetail(db, ids.jobId)?.rooms[0]?.id ?? ''
+  const now = 60 * HOUR
+  const timed = (amount: number) =>
+    act('timed', now, {
+      task: taskId('room', room, 'prepare'),
+      from: now - HOUR,
+      to: now,
+      counted: { rate: 'sandBoard', amount, less: 0, planned: 70 },
+    })
+  recordWork(db, ids.jobId, [timed(12)])
+  expect(crewLog(db, now).rates[0]?.median).toBe(5)
+  const before = db.get<{ id: string }>(sql`select id from work_acts limit 1`)
+  recordWork(db, ids.jobId, [timed(6)])
+  db.run(sql`delete from work_acts where id = ${before.id}`)
+  expect(crewLog(db, now).rates[0]?.median).toBe(10)
 })
 
 describe('acts by both clocks', () => {

@@ -5,6 +5,7 @@ import { canonicalText, inPickedColors, pickOf } from '~/core/agree/clientWord'
 import { optionFigures } from '~/core/agree/optionFigures'
 import { type DrawnLine, drawnLine, LIMITS, readBody, type Settings, type SignedWall } from '~/model'
 import { actsOfLink, type ClientLink } from './clientLinks.server'
+import { pacedSettings } from './crewLog.server'
 import { signatures } from './db/agreeSchema.server'
 import { type Database, inTransaction } from './db/database.server'
 import { jobs, walls } from './db/schema.server'
@@ -128,7 +129,8 @@ function bodyToSign(db: Database, link: ClientLink): SignedBody | SignProblem {
       design,
     })
   }
-  return { job: job.name, walls: signed, settings }
+  // the hours that were read are those that were signed
+  return { job: job.name, walls: signed, settings: pacedSettings(db, settings) }
 }
 
 /** Signs what a link shows, as it was picked: once, whoever is first. */

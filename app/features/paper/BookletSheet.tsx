@@ -2,7 +2,7 @@ import { useState } from 'react'
 import { ToggleButton } from 'react-aria-components'
 import { styled } from 'styled-components'
 import { paperNames, paperPageText, paperText } from '~/messages'
-import { BOOKLET_PARTS, type BookletPart, PAPERS, type PaperSize } from '~/model'
+import { BOOKLET_PARTS, type BookletPart, type Look, LOOKS, PAPERS, type PaperSize } from '~/model'
 import { Button } from '~/ui/Button'
 import { Picks } from '~/ui/Picks'
 import { Row, Sheet, Soft } from '~/ui/page'
@@ -87,12 +87,14 @@ export function BookletSheet({ job, datum }: { readonly job: PaperPageJob; reado
   const [parts, setParts] = useState<ReadonlySet<BookletPart>>(new Set(BOOKLET_PARTS))
   const [walls, setWalls] = useState<ReadonlySet<string>>(new Set(job.walls.map(({ id }) => id)))
   const [paper, setPaper] = useState<PaperSize>(job.units === 'mm' ? 'a4' : 'letter')
+  const [look, setLook] = useState<Look>('moment')
   const flip = <Of,>(set: ReadonlySet<Of>, one: Of, on: boolean) =>
     new Set(on ? [...set, one] : [...set].filter((each) => each !== one))
   const all = walls.size === job.walls.length
   const query = new URLSearchParams({
     paper,
     datum,
+    look,
     parts: BOOKLET_PARTS.filter((part) => parts.has(part)).join(','),
     // all are asked for by none, so that a long job makes no long address
     ...(all ? {} : { walls: [...walls].join(',') }),
@@ -129,6 +131,12 @@ export function BookletSheet({ job, datum }: { readonly job: PaperPageJob; reado
           </Wall>
         ))}
       </Walls>
+      <Picks<Look>
+        label={paperPageText.look}
+        value={look}
+        options={LOOKS.map((id) => ({ id, text: paperPageText.looks[id] }))}
+        onChange={setLook}
+      />
       <Buttons>
         <Picks
           label={paperPageText.paper}

@@ -8,15 +8,16 @@ import { agreeText, figureText, layoutTitle, paperText, sayWithUnit } from '~/me
 import { inForce } from '~/model'
 import type { Flow } from '../pdf/flow'
 import { drawPicture } from '../pdf/picture'
-import type { PlannedWall } from '../paperJob'
+import { type PaperJob, pacedWork, type PlannedWall } from '../paperJob'
 
 const NONE: ReadonlySet<string> = new Set()
 const HIGHEST = 225
 
 /** What a client looks at: each wall in its colors, what it becomes in a few words, and what it comes to. */
-export function clientSheet(flow: Flow, walls: readonly PlannedWall[], client: string, job: string): void {
-  flow.page(job, '')
-  flow.para(paperText.clientLead(client))
+export function clientSheet(flow: Flow, walls: readonly PlannedWall[], job: PaperJob): void {
+  const { work } = pacedWork(job)
+  flow.page(job.name, '')
+  flow.para(paperText.clientLead(job.client))
   for (const { plan, scene, wall, workpiece, wording } of walls) {
     const { width } = flow
     const height = Math.min(HIGHEST, (width * scene.height) / Math.max(1, scene.width)) + 12
@@ -37,7 +38,7 @@ export function clientSheet(flow: Flow, walls: readonly PlannedWall[], client: s
     flow.para(
       `${layoutTitle(plan, wording)}. ${sayWithUnit(survey.width, wording)} × ${sayWithUnit(survey.height, wording)}.`,
     )
-    const figures = optionFigures(workpiece, plan)
+    const figures = optionFigures({ ...workpiece, settings: { ...workpiece.settings, work } }, plan)
     flow.para(
       [
         `${agreeText.figures.cost}: ${figureText('cost', figures, wording)}`,

@@ -16,7 +16,7 @@ import {
 } from '~/messages'
 import type { WorkAct } from '~/model'
 import type { Flow } from '../pdf/flow'
-import type { PaperJob } from '../paperJob'
+import { type PaperJob, pacedWork } from '../paperJob'
 
 /** The job's work as it is planned at the moment it is printed; ends when `over` says so. */
 export function paperWork(job: PaperJob, rooms: readonly RoomOfWork[], over: () => boolean): WorkPlan {
@@ -32,7 +32,7 @@ export function paperWork(job: PaperJob, rooms: readonly RoomOfWork[], over: () 
       at: atMinute(now),
       member: null,
     }))
-  const { work } = job.settings
+  const { work } = pacedWork(job)
   return planWork(orderOfWork(rooms, work), work, workState([...job.workActs, ...cut]), now, over, 'untold')
 }
 
@@ -58,6 +58,8 @@ export function workSheet(flow: Flow, job: PaperJob, plan: WorkPlan): void {
     )
   else if (open.length === 0) flow.para(orderText.allDone)
   else flow.para(orderText.noPlan)
+  const { byLogs } = pacedWork(job)
+  if (byLogs.length > 0) flow.para(paperText.byLogs(byLogs), { size: 8.5, color: '#333333' })
   flow.para(paperText.dried, { size: 8.5, color: '#333333' })
   flow.table(
     paperText.workColumns.map((name, i) => ({

@@ -1,6 +1,7 @@
 import { type PaperAsked, paperAskedSchema } from '~/model'
 import type { PaperJob } from '~/paper/paperJob'
 import { actsOf } from '../acts.server'
+import { crewKnown } from '../crewLog.server'
 import type { Database } from '../db/database.server'
 import { jobBoards } from '../jobBoards.server'
 import { jobDetail } from '../jobs.server'
@@ -46,6 +47,7 @@ export function paperJob(
       stock: { lengths: stock.lengths, suppliers: stock.suppliers },
       yardActs: acts,
       workActs: workActsOf(db, jobId),
+      learned: crewKnown(db).rates.map(({ rate, median }) => ({ rate, median })),
       // the newest of its documents' revisions: a number that only grows
       revision: Math.max(
         settings.revision,
