@@ -31,6 +31,7 @@ const GROUPS = {
   layout: group([`${CORE}/layout`, `${CORE}/strips`], ...KEPT),
   patterns: group([`${CORE}/patterns`], `${CORE}/edits`, ...KEPT),
   findings: group([`${CORE}/findings`], ...KEPT),
+  atWall: group([`${CORE}/fit`, `${CORE}/log`, `${CORE}/evenness`, `${CORE}/takedown`]),
 }
 /** Laws over random walls would notice more, but take seconds a mutant: the score is without them. */
 const SLOW = /(meeting|presses|laws|anything)\.test/

@@ -172,7 +172,7 @@ export const paperPageText = {
   allWalls: 'All walls',
   noWalls: 'No walls',
   paper: 'Paper',
-  look: 'Boards and days are looked for',
+  look: 'Look for boards and days',
   looks: { moment: 'a moment', proven: 'until proven, up to a minute' },
   getBooklet: 'Make the booklet',
   pickSome: 'Pick at least one part and one wall.',

@@ -64,11 +64,14 @@ test('the booklet of the demo job: made, given up, made of the parts and walls o
   await expect(booklet.getByRole('button', { name: 'Make the booklet' })).toBeDisabled()
   await booklet.getByRole('button', { name: 'Scullery wall' }).click()
   await booklet.getByRole('radio', { name: 'A4' }).click()
+  await booklet.getByRole('radio', { name: /^until proven/ }).click()
   const one = await got(page, 'Make the booklet')
   const few = said(pdfRead(one.path))
   expect(few.length).toBeLessThan(10)
   // its pieces have the names they went to the saw with
   expect(few.join(' ')).toContain('As released to the saw on')
+  expect(few.join(' ')).toContain('Proven: nothing costs less')
+  expect(few.join(' ')).not.toContain('not proven')
   expect(few.every((text) => !text.includes('Long wall'))).toBe(true)
 
   // at full size: what there is nothing of can't be pressed

@@ -131,12 +131,15 @@ export function BookletSheet({ job, datum }: { readonly job: PaperPageJob; reado
           </Wall>
         ))}
       </Walls>
-      <Picks<Look>
-        label={paperPageText.look}
-        value={look}
-        options={LOOKS.map((id) => ({ id, text: paperPageText.looks[id] }))}
-        onChange={setLook}
-      />
+      <Row>
+        <span aria-hidden="true">{paperPageText.look}</span>
+        <Picks<Look>
+          label={paperPageText.look}
+          value={look}
+          options={LOOKS.map((id) => ({ id, text: paperPageText.looks[id] }))}
+          onChange={setLook}
+        />
+      </Row>
       <Buttons>
         <Picks
           label={paperPageText.paper}
