@@ -34,7 +34,8 @@ export const fitText = {
   fix: 'How it is fixed',
   check: 'Before it is nailed',
   alone: 'Alone',
-  studs: (places: readonly string[]) => `Studs from its left end: ${places.join(', ')}`,
+  studs: (places: readonly string[], from: 'left' | 'lower') =>
+    `Studs from its ${from} end: ${places.join(', ')}`,
   halfWhy:
     'The furniture is moved to the side that is done. Set the laser up again on a height mark of the first half, and check it on a second one.',
   caution:

@@ -99,9 +99,13 @@ test('fixing says why, with what, and where nothing is driven', () => {
     nail: inches(2),
     longestNail: inches(2.5),
     clearOf: [{ from: inches(12), to: inches(15) }],
+    clearAlong: 'wall',
   } as const
   expect(plain(fixingText({ advice, studs: [2, 2] }, w))).toBe(
-    'nails only, 2 in long (never over 2 1/2 in): it crosses 2 studs. Drive nothing from 12 to 15: a cable may run there',
+    'nails only, 2 in long (never over 2 1/2 in): it crosses 2 studs. Drive nothing from 12 to 15 from the left corner: a cable may run there',
+  )
+  expect(plain(fixingText({ advice: { ...advice, clearAlong: 'up' }, studs: [2, 2] }, w))).toContain(
+    'from 12 to 15 up the wall: a cable',
   )
   expect(plain(fixingText({ advice: { ...advice, clearOf: [] }, studs: [1, 3] }, w))).toContain(
     'it crosses 1 to 3 studs',

@@ -72,7 +72,7 @@ export function fixingName(fixing: Fixing): string {
 
 /** How pieces of a row go on, in one sentence, and where nothing is driven. */
 export function fixingText({ advice, studs }: Pick<RowFixing, 'advice' | 'studs'>, w: Wording): string {
-  const { fixing, why, nail, longestNail, clearOf } = advice
+  const { fixing, why, nail, longestNail, clearOf, clearAlong } = advice
   const [least, most] = studs
   const because = {
     renter: 'the home is rented, so nothing that tears the wall',
@@ -86,7 +86,7 @@ export function fixingText({ advice, studs }: Pick<RowFixing, 'advice' | 'studs'
   const nails = nail ? `, ${sayWithUnit(nail, w)} long (never over ${sayWithUnit(longestNail, w)})` : ''
   const clear =
     nail && clearOf.length > 0
-      ? `. Drive nothing from ${clearOf.map(({ from, to }) => `${say(from, w)} to ${say(to, w)}`).join(' and from ')}: a cable may run there`
+      ? `. Drive nothing from ${clearOf.map(({ from, to }) => `${say(from, w)} to ${say(to, w)}`).join(' and from ')} ${clearAlong === 'up' ? 'up the wall' : 'from the left corner'}: a cable may run there`
       : ''
   return `${fixingName(fixing)}${nails}: ${because}${clear}`
 }

@@ -23,6 +23,8 @@ export interface FixingAdvice {
   readonly longestNail: Length
   /** Where on the piece nothing is driven, whatever holds the rest of it. */
   readonly clearOf: readonly Stretch[]
+  /** What these run along: the wall from its left corner, or up it where the piece stands up. */
+  readonly clearAlong: 'wall' | 'up'
 }
 
 /** Cable must lie at least this far behind the stud's face (NFPA 70, 300.4(D)). */
@@ -145,6 +147,7 @@ export function fixingOf(piece: Piece, material: Material, workpiece: Workpiece)
         : nailFor(material.thickness, board),
     longestNail: longestNail(material.thickness, board),
     clearOf,
+    clearAlong: standsUp(piece) ? 'up' : 'wall',
   })
   const length = standsUp(piece) ? top - bottom : right - left
   const free = length - clearOf.reduce((sum, { from, to }) => sum + to - from, 0)

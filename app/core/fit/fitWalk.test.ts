@@ -7,6 +7,11 @@ import { computePlan } from '../computePlan'
 import { landsOnPieces } from '../cutting/openings'
 import { markWalk } from '../marks/markWalk'
 import { fitOrder, fitWalk, lengthOnWall } from './fitWalk'
+import { anyLines, inLines } from '../../../tests/anyLines'
+import { strike } from '../../../tests/linePieces'
+import { lineWall } from '../../../tests/lineWalls'
+import { boundsOf, type Point } from '../geometry'
+import { keepOutsOf } from '../survey/keepOuts'
 
 const asked = { datum: 'left' as const, hook: 'foot' as const, inPlace: new Set<string>() }
 const wall = wallOf(
@@ -62,6 +67,86 @@ describe('fitting, piece by piece', () => {
     expect(halves).toEqual([...halves].sort())
     expect(new Set(halves)).toEqual(new Set([1, 2]))
   })
+  test('law: studs under a piece, however it is turned, lie where they are said to from its own end; none where a cable may run', () => {
+    let said = 0
+    fc.assert(
+      fc.property(
+        fc.oneof(
+          anyMeetingWall,
+          fc.tuple(anyMeetingWall, anyLines).map(([base, lines]) => inLines(base, lines)),
+        ),
+        (any) => {
+          const plan = computePlan(any)
+          const byId = new Map(plan.pieces.map((piece) => [piece.id, piece]))
+          const { survey } = any.wall
+          const cables = keepOutsOf(survey).map(({ outline }) => boundsOf(outline))
+          for (const { pieceId, studs, studsFrom } of fitWalk(any, plan, asked)) {
+            const piece = byId.get(pieceId)
+            if (!piece || studs.length === 0) continue
+            const turn = (piece.directionDeg * Math.PI) / 180
+            const [cos, sin] = [Math.cos(turn), Math.sin(turn)]
+            const sense = (studsFrom === 'lower' ? sin : cos) < 0 ? -1 : 1
+            const reach = ({ x, y }: Point) => sense * (x * cos + y * sin)
+            const end = Math.min(...piece.face.map(reach))
+            // its lower or left corner is where the tape is hooked
+            const hooked = piece.face.find((corner) => reach(corner) === end)
+            const low = Math.min(...piece.face.map((corner) => (studsFrom === 'lower' ? corner.y : corner.x)))
+            const own = studsFrom === 'lower' ? hooked?.y : hooked?.x
+            expect((own ?? Infinity) - low).toBeLessThanOrEqual(piece.faceWidth * 1.01)
+            // the middle of what a plumb line at the stud cuts out of a strip is on its middle line
+            const middles = survey.behind.studs.flatMap((stud) => {
+              const ys = piece.face.flatMap((a, i) => {
+                const b = piece.face[(i + 1) % piece.face.length] ?? a
+                if (a.x === b.x || stud < Math.min(a.x, b.x) || stud > Math.max(a.x, b.x)) return []
+                return [a.y + ((b.y - a.y) * (stud - a.x)) / (b.x - a.x)]
+              })
+              return ys.length < 2 ? [] : [{ x: stud, y: (Math.min(...ys) + Math.max(...ys)) / 2 }]
+            })
+            for (const { exact } of studs) {
+              const across = piece.faceWidth * Math.abs(sin / cos)
+              const at = middles.find((place) => Math.abs(reach(place) - end - exact) <= 1_000 + across)
+              expect(at).toBeDefined()
+              said += 1
+              if (!at || across > 10_000_000) continue
+              expect(
+                cables.some((k) => at.x > k.left && at.x < k.right && at.y > k.bottom && at.y < k.top),
+              ).toBe(false)
+            }
+          }
+        },
+      ),
+      { numRuns: runs(60) },
+    )
+    expect(said).toBeGreaterThan(0)
+  })
+
+  test('a strip struck at 45 degrees: studs are as much farther apart along it as it slants', () => {
+    const plain = lineWall(90, 90, [strike({})])
+    const base = {
+      ...plain,
+      wall: {
+        ...plain.wall,
+        survey: {
+          ...plain.wall.survey,
+          behind: { studs: [30, 46, 62].map(inches), wallboard: inches(0.5), keepOuts: [] },
+        },
+      },
+    }
+    const slanted = (wanted: typeof base) => {
+      const plan = computePlan(wanted)
+      return fitWalk(wanted, plan, asked).find(({ pieceId }) => {
+        const turn = plan.pieces.find(({ id }) => id === pieceId)?.directionDeg ?? 0
+        return Math.abs(Math.abs(Math.tan((turn * Math.PI) / 180)) - 1) < 0.01
+      })
+    }
+    const card = slanted(base)
+    const places = card?.studs.map(({ exact }) => exact / 25_400_000) ?? []
+    expect(places.length).toBeGreaterThan(1)
+    // 16 on center is 22 5/8 along it
+    for (const [i, each] of places.slice(1).entries())
+      expect(each - (places[i] ?? 0)).toBeCloseTo(16 * Math.SQRT2, 3)
+  })
+
   test('law: over any wall and school every piece is on one card; what is measured in place comes after what it lands on', () => {
     fc.assert(
       fc.property(anyMeetingWall, fc.constantFrom(...FIT_ORDERS), (any, school) => {

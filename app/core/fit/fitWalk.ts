@@ -3,7 +3,7 @@ import { FURNITURE, inForce, type Stand, type Workpiece } from '~/model'
 import type { Plan } from '../computePlan'
 import { type FixingAdvice, fixingOf, standsUp } from '../cutting/fixing'
 import { landsOnPieces } from '../cutting/openings'
-import { boundsOf } from '../geometry'
+import { boundsOf, type Point, unitVector } from '../geometry'
 import { stuffOf } from '../layout/returning'
 import { lineChecks, lineMarks, type MarkedOn } from '../marks/lineMarks'
 import {
@@ -17,6 +17,7 @@ import {
 import type { Piece } from '../pieces'
 import { type FitGroup, fitSteps } from '../sequence/fitSteps'
 import { baseAt } from '../survey/wallLines'
+import { middleOfFace } from '../takeoff/fixings'
 
 /** What is looked at before a piece is nailed for good. */
 export type FitCheck =
@@ -52,8 +53,9 @@ export interface FitCard {
   /** Its lower and upper edge over the finished floor, at its left end; null for what stands up. */
   readonly heights: { readonly bottom: TapeReading; readonly top: TapeReading } | null
   readonly fixing: FixingAdvice
-  /** Studs under it, from its own left or lower end, where something may be driven. */
+  /** Studs under it where something may be driven, from the farthest point of its own end. */
   readonly studs: readonly TapeReading[]
+  readonly studsFrom: OwnEnd
   readonly checks: readonly FitCheck[]
   readonly held: HeldBy
   /** Pieces it comes up to: they are up before it, where its opening is read. */
@@ -131,16 +133,32 @@ export function fitOrder(
   return order
 }
 
-/** Where studs lie under a piece, along it from its left (an upright's lower) end, kept clear of what nothing is driven into. */
-function studsUnder(piece: Piece, { clearOf }: FixingAdvice, workpiece: Workpiece): TapeReading[] {
-  const { left, right } = boundsOf(piece.polygon)
-  const cosine = Math.abs(Math.cos((piece.directionDeg * Math.PI) / 180))
-  if (standsUp(piece) && cosine < 0.02) return []
-  return workpiece.wall.survey.behind.studs
-    .filter(
-      (stud) => stud > left && stud < right && !clearOf.some(({ from, to }) => stud >= from && stud <= to),
-    )
-    .map((stud) => readOnTape((stud - left) / Math.max(cosine, 0.02), workpiece.settings.tape))
+/** The end of a piece that studs are measured from: its left one, of what stands up its lower one. */
+type OwnEnd = 'left' | 'lower'
+
+/**
+ * Where studs cross the middle of a piece, along it from the farthest point of its left (of what stands up its lower) end; none where
+ * nothing may be driven. Under what is plumb a stud is along all of it or nowhere.
+ */
+function studsUnder(piece: Piece, { clearOf }: FixingAdvice, { wall, settings }: Workpiece): TapeReading[] {
+  const up = standsUp(piece)
+  const along = unitVector(piece.directionDeg)
+  const middle = middleOfFace(piece)
+  if (!middle || Math.abs(along.x) < 0.02) return []
+  const sense = (up ? along.y : along.x) < 0 ? -1 : 1
+  const reach = ({ x, y }: Point) => sense * (x * along.x + y * along.y)
+  const end = Math.min(...piece.face.map(reach))
+  const start = middle.at(0)
+  return wall.survey.behind.studs
+    .flatMap((stud) => {
+      const far = (stud - start.x) / along.x
+      const at = middle.at(far)
+      const place = up ? at.y : at.x
+      const isFree = !clearOf.some(({ from, to }) => place >= from && place <= to)
+      return far > 0 && far < middle.length && isFree ? [reach(at) - end] : []
+    })
+    .sort((a, b) => a - b)
+    .map((place) => readOnTape(place, settings.tape))
 }
 
 /** How high a piece lies at its left end, over the finished floor there: its lower and its upper corner. */
@@ -231,6 +249,7 @@ export function fitWalk(
         heights: isUpright ? null : heightsOf(piece, layout, tape),
         fixing,
         studs: studsUnder(piece, fixing, workpiece),
+        studsFrom: up ? 'lower' : 'left',
         checks,
         held,
         after: lands.get(pieceId) ?? [],

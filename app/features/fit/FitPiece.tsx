@@ -86,7 +86,12 @@ export function FitPiece({ stop, fit }: { readonly stop: FitStop; readonly fit: 
         </p>
         {card.studs.length > 0 && card.fixing.nail !== null ? (
           <p>
-            <Fractions text={fitText.studs(card.studs.map(({ tick }) => say(tick, wording)))} />
+            <Fractions
+              text={fitText.studs(
+                card.studs.map(({ tick }) => say(tick, wording)),
+                card.studsFrom,
+              )}
+            />
           </p>
         ) : null}
       </Part>
