@@ -27,7 +27,9 @@ export function HeightPart({ fit, say }: { readonly fit: Fit; readonly say: (wor
   const planned = band[edge]
   const keep = () => {
     if (reading === null) return
-    if (reading > plan.layout.lines.ceiling) return say(builtText.offHeight)
+    const { ceiling, followed } = plan.layout.lines
+    // along a stair the ceiling has no one height
+    if (followed.length === 0 && reading > ceiling) return say(builtText.offHeight)
     fit.readHigh(band.id, edge, reading, planned, waiting ? 'laser' : 'tape')
     setValue(null)
     setWaiting(false)
