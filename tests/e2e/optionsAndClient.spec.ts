@@ -173,6 +173,8 @@ test('two options and three colors, on a photograph; a link on a phone: remark, 
   await page.goto(`${job}/client`)
   await expect(page.locator('[data-signed]')).toContainText('Signed by M. Larchwood')
   await page.getByRole('button', { name: 'Choose “Grid” for Easel wall' }).click()
+  // to leave before the answer is there would take the choice back
+  await expect(page).toHaveURL(/\/agree$/)
   await page.goto(`${wall}/layout`)
   await expect(page.locator('[data-asked]')).toContainText('Could it stop lower?')
   await expect(page.locator('[data-option-in-hand=chosen]')).toContainText('Grid')
