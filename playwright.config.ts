@@ -33,7 +33,8 @@ const server = (url: string, file: string, demo: boolean) => ({
 export default defineConfig({
   testDir: 'tests/e2e',
   workers: AT_ONCE,
-  retries: 0,
+  // on a machine that stalls a test may miss its moment: it has a second one, from the same start, and the run says which did
+  retries: 1,
   timeout: 120_000,
   // a page that is opened by its link is fetched whole: on a slow machine that takes longer than the usual five seconds
   expect: { timeout: 30_000 },
