@@ -23,6 +23,7 @@ import { space } from '~/ui/theme'
 import { HeightPart } from './HeightPart'
 import { LengthPart } from './LengthPart'
 import { WaysPart, Wrong } from './WaysPart'
+import { KeepReading } from './KeepReading'
 import type { Fit } from './useFit'
 
 const Part = styled.section`
@@ -164,14 +165,7 @@ export function BuiltPanel({ fit }: { readonly fit: Fit }) {
                   : builtText.planned(sayWithUnit(nearestNanometer(own?.gap ?? 0), wording))
             }
           />
-          <Row>
-            <Button $kind="main" isDisabled={reading === null} onPress={keep}>
-              {builtText.keep}
-            </Button>
-            <Button $kind="quiet" onPress={() => setWaiting(!waiting)}>
-              {waiting ? builtText.noLaser : builtText.byLaser}
-            </Button>
-          </Row>
+          <KeepReading ready={reading !== null} waiting={waiting} onKeep={keep} onWait={setWaiting} />
         </>
       )}
       <p role="status" data-testid="built-said">

@@ -4,11 +4,10 @@ import { useDevice } from '~/editor/useDevice'
 import { useWallEditor } from '~/editor/WallEditor'
 import type { Length } from '~/length'
 import { builtText, sayWithUnit, stripName } from '~/messages'
-import { Button } from '~/ui/Button'
 import { Choice } from '~/ui/Choice'
 import { LengthField } from '~/ui/LengthField'
 import { Picks } from '~/ui/Picks'
-import { Row } from '~/ui/page'
+import { KeepReading } from './KeepReading'
 import type { Fit } from './useFit'
 
 /** How high a horizontal truly is. */
@@ -60,14 +59,7 @@ export function HeightPart({ fit, say }: { readonly fit: Fit; readonly say: (wor
         onChange={setValue}
         note={`${builtText.fromLine(plan.layout.lines.build > 0)}. ${builtText.planned(sayWithUnit(planned, wording))}`}
       />
-      <Row>
-        <Button $kind="main" isDisabled={reading === null} onPress={keep}>
-          {builtText.keep}
-        </Button>
-        <Button $kind="quiet" onPress={() => setWaiting(!waiting)}>
-          {waiting ? builtText.noLaser : builtText.byLaser}
-        </Button>
-      </Row>
+      <KeepReading ready={reading !== null} waiting={waiting} onKeep={keep} onWait={setWaiting} />
     </>
   )
 }
