@@ -31,8 +31,8 @@ export function flatShapeName(shape: Flatness['shape']): string {
 export function floorText({ covering, build, when }: FloorToCome, w: Wording): string {
   const then = {
     before: 'laid before the trim goes on',
-    under: 'laid afterwards, under the trim',
-    against: 'laid afterwards, up against the trim',
+    under: 'laid later, under the trim',
+    against: 'laid later, up against the trim',
   }[when]
   return `${capital(covering)} still to come, ${sayWithUnit(build, w)} high, ${then}`
 }

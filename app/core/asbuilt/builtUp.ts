@@ -127,8 +127,9 @@ export function rowWeights(
   return clear.map((each) => each / usual)
 }
 
-/** A weight that somebody chose, not one that rails came to as they were built. */
-export const isChosenWeight = (weight: number): boolean => Number.isInteger(weight * 100)
+/** A weight that somebody chose, not one that rails came to as they were built: of two places at most, as decimals are kept. */
+export const isChosenWeight = (weight: number): boolean =>
+  Math.abs(weight * 100 - Math.round(weight * 100)) < 1e-9
 
 /** What the design keeps so that horizontals are where they truly are: rails at their own heights, a grid's rows by their weights. */
 export function heightPatch(

@@ -54,7 +54,7 @@ export function railsIn(
   cut: ReadonlySet<string>,
   run: Run,
   row: BuiltRow,
-  axis: 'along' | 'up' = 'along',
+  axis: 'along' | 'up',
 ): number[] {
   const edges = [
     row.standing[run.from - 1]?.right ?? row.plannedLeft,

@@ -129,11 +129,13 @@ export function waysOn(
     (upRow && upIssue(upRow, tick))
   if (issue && issue.code !== 'gapsTooSmall') return { issue, ways: [] }
   const evened = rows.length > 0 || upRow !== null
-  const tried: Tried[] = (evened ? EVENINGS_OUT : (['stays'] as const)).map((way) => ({
-    way,
-    places: rows.map((row) => placedBy(row, (run) => shares(run, way === 'stays' ? 'even' : way))),
-    up: upRow && placedBy(upRow, (run) => shares(run, way === 'stays' ? 'even' : way)),
-  }))
+  const tried: Tried[] = evened
+    ? EVENINGS_OUT.map((way) => ({
+        way,
+        places: rows.map((row) => placedBy(row, (run) => shares(run, way))),
+        up: upRow && placedBy(upRow, (run) => shares(run, way)),
+      }))
+    : [{ way: 'stays', places: [], up: null }]
   if (margins && evened)
     tried.push({
       way: 'resize',

@@ -61,4 +61,6 @@ test('heights that a grid’s rails came to as they were built are no habit; wei
   const grid = (rows: number[]) => withDesign(startingDesign(materials), { pattern: 'grid', rows })
   expect(inForce(designLike(grid([1, 1.0139, 0.9861]), bare)).rows).toEqual([1, 1, 1])
   expect(inForce(designLike(grid([1, 1.5, 0.75]), bare)).rows).toEqual([1, 1.5, 0.75])
+  // what binary fractions make of it is no other weight
+  expect(inForce(designLike(grid([1.15, 0.29, 1.1]), bare)).rows).toEqual([1.15, 0.29, 1.1])
 })
