@@ -1,4 +1,4 @@
-import { Workbox } from 'workbox-window'
+import { messageSW, Workbox } from 'workbox-window'
 import { createStore } from 'zustand/vanilla'
 import { DATA, PAGES, wallOf } from './kept'
 
@@ -16,8 +16,10 @@ let worker: Workbox | null = null
 export async function keepWall(pathname: string): Promise<void> {
   const wall = wallOf(pathname)
   if (!worker || !wall || offline.getState().kept === wall) return
-  await navigator.serviceWorker.ready
-  const said: unknown = await worker.messageSW({ type: 'KEEP', wall })
+  // whoever serves the pages by now: one that another page had begun to install is none this page's helper knows of
+  const { active } = await navigator.serviceWorker.ready
+  if (!active) return
+  const said: unknown = await messageSW(active, { type: 'KEEP', wall })
   if (said === 'kept') offline.setState({ kept: wall })
 }
 

@@ -34,6 +34,8 @@ test.describe('without the network', () => {
     const [marks, fits] = await Promise.all([one.newPage(), two.newPage()])
     const errors: string[] = []
     for (const each of [marks, fits]) {
+      // from another page, left while the worker is still being installed: the wall is kept all the same
+      await each.goto(job)
       await each.goto(`${wall}/mark`)
       each.on('pageerror', (error) => errors.push(error.message))
       // all stages of the wall are kept once the worker has them
