@@ -13,10 +13,13 @@ import { heightFindings } from './findings/heightFindings'
 import { lineFindings } from './findings/lineFindings'
 import { meetingFindings } from './findings/meetingFindings'
 import { bandsOffWall, extentFindings, overlapFindings, vanishedFindings } from './findings/overlapFindings'
+import { onWallFindings } from './findings/onWallFindings'
 import { sawFindings } from './findings/sawFindings'
+import { sideFindings, smallFindings } from './findings/smallFindings'
+import { slopeFindings } from './findings/slopeFindings'
 import { spacingFindings } from './findings/spacingFindings'
 import { surveyFindings } from './findings/surveyFindings'
-import { proudFindings, slopeFindings } from './findings/trimFindings'
+import { proudFindings } from './findings/proudFindings'
 import { widthFindings } from './findings/widthFindings'
 import { cutWall } from './layout/cutWall'
 import type { Band, Layout } from './layout/layout'
@@ -53,6 +56,7 @@ export function computePlan(workpiece: Workpiece): Plan {
   const closing = closingOf(layout)
   const findings: Finding[] = [
     ...surveyFindings(workpiece, layout),
+    ...onWallFindings(workpiece, layout),
     ...extentFindings(workpiece, layout),
     ...overlapFindings(workpiece, layout, pieces),
     ...vanishedFindings(workpiece, vanished),
@@ -61,8 +65,10 @@ export function computePlan(workpiece: Workpiece): Plan {
     ...clearanceFindings(workpiece, layout, pieces),
     ...spacingFindings(workpiece, layout),
     ...heightFindings(workpiece, layout),
-    ...proudFindings(workpiece, layout),
+    ...proudFindings(workpiece, layout, pieces),
     ...slopeFindings(workpiece, layout),
+    ...smallFindings(pieces),
+    ...sideFindings(workpiece, layout, pieces),
     ...flatFindings(workpiece, pieces),
     ...heatFindings(workpiece, layout, pieces),
     ...floorFindings(workpiece, layout),

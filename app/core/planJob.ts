@@ -12,7 +12,7 @@ import {
   spacerBlock,
   type StripMarks,
 } from './marks/runningMarks'
-import type { Lap, Notch } from './pieces'
+import type { Lap, Notch, Taper } from './pieces'
 import {
   type BoardIssue,
   type BoardPlan,
@@ -37,6 +37,10 @@ function saidNotch({ from, to, depth, edge }: Notch, format: LengthFormat) {
 function saidLap({ from, to, lean, depth, outOf, with: strip }: Lap, format: LengthFormat) {
   const places = { from: said(from, format), to: said(to, format), lean: said(lean, format) }
   return { ...places, depth: said(depth, format), outOf, with: strip }
+}
+
+function saidTaper({ edge, atStart, atEnd, by }: Taper, format: LengthFormat) {
+  return { edge, atStart: said(atStart, format), atEnd: said(atEnd, format), by }
 }
 
 function saidBoards(result: Result<BoardPlan, BoardIssue>, format: LengthFormat) {
@@ -128,6 +132,7 @@ async function planWall(
       end: piece.end,
       notches: piece.notches.map((notch) => saidNotch(notch, format)),
       ...(piece.laps.length > 0 ? { laps: piece.laps.map((lap) => saidLap(lap, format)) } : {}),
+      ...(piece.taper ? { taper: saidTaper(piece.taper, format) } : {}),
       polygon: piece.polygon,
     })),
     cutList: plan.cutList.map((row) => ({
@@ -140,6 +145,7 @@ async function planWall(
       end: row.end,
       notches: row.notches.map((notch) => saidNotch(notch, format)),
       ...(row.laps.length > 0 ? { laps: row.laps.map((lap) => saidLap(lap, format)) } : {}),
+      ...(row.taper ? { taper: saidTaper(row.taper, format) } : {}),
       pieces: row.pieceIds,
     })),
     boards: boards.map((result) => saidBoards(result, format)),

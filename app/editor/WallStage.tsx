@@ -11,8 +11,8 @@ import { paintedPalette } from '~/drawing/view/painted'
 import { SCREEN } from '~/drawing/view/palette'
 import { StripLabels } from '~/drawing/view/StripLabels'
 import { GhostView, SceneView } from '~/drawing/view/SceneView'
-import { formatLength, NM_PER_INCH, NM_PER_MM, toInches } from '~/length'
-import { drawingText, findingText, layoutTitle, patternWords } from '~/messages'
+import { NM_PER_INCH, NM_PER_MM, toInches } from '~/length'
+import { drawingText, findingText, layoutTitle, patternWords, wallSizeText } from '~/messages'
 import { inForce } from '~/model'
 import { Fractions } from '~/ui/Fractions'
 import { narrow, space, type } from '~/ui/theme'
@@ -168,7 +168,7 @@ export function WallStage({
       <svg
         viewBox={`0 0 ${size.width} ${size.height}`}
         role="group"
-        aria-label={`Wall ${formatLength(survey.width, wording.format)} wide, ${formatLength(survey.height, wording.format)} high: ${layoutTitle(plan, wording)}`}
+        aria-label={`Wall ${wallSizeText(survey, wording)}: ${layoutTitle(plan, wording)}`}
         opacity={problem ? 0.45 : 1}
         aria-describedby={described}
         data-width-in={toInches(survey.width)}

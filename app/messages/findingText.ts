@@ -2,6 +2,7 @@ import { formatExact } from '~/length'
 import type { RailJoint, ThingKind } from '~/model'
 import type { FindingSays, WayOutSays } from '~/core/findings/finding'
 import { lineFindingText, lineWayText } from './linesText'
+import { isMeetSays, isMeetWay, meetText, meetWayText } from './meetText'
 import { isSawSays, isSawWay, sawFindingText, sawWayText } from './sawFindingText'
 import { levelRuleName, readingName } from './surveyWords'
 import { thingCalled, thingName } from './thingNames'
@@ -60,6 +61,7 @@ function joinText(joint: RailJoint): string {
 /** What a finding says: what is so, where, and by how much. */
 export function findingText(says: FindingSays, w: Wording): string {
   if (isSawSays(says)) return sawFindingText(says, w)
+  if (isMeetSays(says)) return meetText(says, w)
   switch (says.code) {
     case 'stripsWiderThanSpan':
       return `${count(says.strips, 'strip')} of ${say(says.stripWidth, w)} need ${sayWithUnit(says.strips * says.stripWidth, w)}, more than the ${sayWithUnit(says.span, w)} there are. At most ${says.mostStrips} stand side by side.`
@@ -183,6 +185,7 @@ export function findingText(says: FindingSays, w: Wording): string {
 /** What a way out does, as its button says it. */
 export function wayOutText(says: WayOutSays, w: Wording): string {
   if (isSawWay(says)) return sawWayText(says, w)
+  if (isMeetWay(says)) return meetWayText(says, w)
   switch (says.code) {
     case 'useStrips':
       return `${count(says.strips, 'strip')}, gaps ${say(says.gap, w)}`

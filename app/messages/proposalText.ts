@@ -113,7 +113,7 @@ export function heightTakes({ pieces, boards, waste }: HeightProposal): string {
 /** Batten 4 against the left of the window: all 1 1/4 to the right. */
 export function alignmentText({ target, stripId, by }: Alignment, w: Wording): string {
   const where =
-    target.kind === 'cutOff'
+    target.kind === 'cutOff' || target.kind === 'stair' || target.kind === 'landing'
       ? `where the wall’s edge bends`
       : `the ${target.side} of the ${thingCalled(w, target.thingId, target.kind)}`
   return `${stripName(stripId, w)} to ${where}: all ${say(Math.abs(by), w)} ${by > 0 ? '→' : '←'}`

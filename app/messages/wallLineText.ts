@@ -1,7 +1,7 @@
 import type { TypedWall, WallLineProblem } from '~/core/files/wallLines'
 import type { WidthRead } from '~/core/survey/widthRead'
 import type { Units } from '~/length'
-import { LIMITS, type ThingKind } from '~/model'
+import { LIMITS, type RunningTrim, type ThingKind } from '~/model'
 import { lengthIssueText } from './lengthIssue'
 import { thingName } from './thingNames'
 import { say, sayWithUnit, type Wording } from './words'
@@ -31,7 +31,7 @@ export function wallLineProblemText(problem: WallLineProblem, units: Units): str
     case 'noSize':
       return `Line ${line}: “${read}” is no width x height. ${example}`
     case 'unknownPart':
-      return `Line ${line}: nobody knows what “${read}” is. Known are base, crown, door, window, outlet, switch, vent, thermostat, sconce, up, casing, between casings, inside border.`
+      return `Line ${line}: nobody knows what “${read}” is. Known are base, crown, door, window, outlet, switch, vent, thermostat, sconce, fireplace, stove, radiator, heater, chimney breast, cabinet, panel, notch, stair, up, casing, between casings, inside border.`
     case 'outOfRange':
       return `Line ${line}: “${read}” is no size of anything on a wall. Check the unit.`
     case 'longName':
@@ -41,18 +41,25 @@ export function wallLineProblemText(problem: WallLineProblem, units: Units): str
   }
 }
 
+/** 5 1/4; of a board given by its nominal size what that truly measures, so that a slip is seen. */
+function trimText({ height, thickness, fate }: RunningTrim, board: string | undefined, w: Wording): string {
+  const size = board
+    ? `${say(height, w)} high, ${say(thickness, w)} thick (a ${board} board)`
+    : say(height, w)
+  return `${size}${fate === 'remove' ? ', comes off' : ''}`
+}
+
 /** Bay wall: 139 1/4 in wide, 97 in high, base 5 1/4, outlet. */
-export function typedWallText({ survey }: TypedWall, name: string, w: Wording): string {
+export function typedWallText({ survey, nominal = [] }: TypedWall, name: string, w: Wording): string {
   if (!survey) return `${name}: to be measured`
   const { baseboard, crown, things } = survey
+  const boardOf = (trim: 'baseboard' | 'crown') => nominal.find((each) => each.trim === trim)?.board
   const counts = new Map<ThingKind, number>()
   for (const { kind } of things) counts.set(kind, (counts.get(kind) ?? 0) + 1)
   return [
     `${name}: ${sayWithUnit(survey.width, w)} wide, ${sayWithUnit(survey.height, w)} high`,
-    ...(baseboard
-      ? [`base ${say(baseboard.height, w)}${baseboard.fate === 'remove' ? ', comes off' : ''}`]
-      : []),
-    ...(crown ? [`crown ${say(crown.height, w)}${crown.fate === 'remove' ? ', comes off' : ''}`] : []),
+    ...(baseboard ? [`base ${trimText(baseboard, boardOf('baseboard'), w)}`] : []),
+    ...(crown ? [`crown ${trimText(crown, boardOf('crown'), w)}`] : []),
     ...[...counts].map(([kind, n]) => `${n > 1 ? `${n} × ` : ''}${thingName(kind)}`),
   ].join(', ')
 }

@@ -36,6 +36,13 @@ export type LevelRule = (typeof LEVEL_RULES)[number]
 /** Ways of dealing with a batten thicker than its neighbor; those that change other things are edits of their own. */
 const PROUD_WAYS = ['leave', 'backBevel', 'ledger'] as const
 
+/** What is done about the space behind a stile at an end of the wall that leans away from it. */
+export const SIDE_WAYS = ['caulk', 'scribe', 'rip'] as const
+export type SideWay = (typeof SIDE_WAYS)[number]
+
+/** Where full-height uprights end under a ceiling that is not level: each at the ceiling as measured, or all at its lowest. */
+export const TOPS = ['ceiling', 'level'] as const
+
 /** How a run longer than the boards is joined: scarfed or butted; mitered across the face at 45 or at 22 1/2 degrees. */
 export const RAIL_JOINTS = ['scarf', 'butt', 'miter', 'miterHalf'] as const
 export type RailJoint = (typeof RAIL_JOINTS)[number]
@@ -126,6 +133,14 @@ function ownShape(length: LengthSchema) {
     meets: z.record(idSchema, z.enum(['notch', 'clear'])).default({}),
     /** What a falling floor does to the rails: dead level, along the floor, along the ceiling, half way. */
     levelRule: z.enum(LEVEL_RULES).default('level'),
+    /** Where uprights of full height end. */
+    tops: z.enum(TOPS).default('ceiling'),
+    /** What is done behind a stile that stands at an end of the wall. */
+    sides: z
+      .strictObject({ left: z.enum(SIDE_WAYS), right: z.enum(SIDE_WAYS) })
+      .default({ left: 'caulk', right: 'caulk' }),
+    /** Pieces shorter than they are wide, or than an inch: cut, or left out. */
+    smallPieces: z.enum(['cut', 'leaveOut']).default('cut'),
     /** Its counts stay as they are when the walls of the room are matched. */
     locked: z.boolean().default(false),
     /** Left out of matching and of the order of fitting: the room's other walls are settled without it. */
@@ -210,6 +225,9 @@ export const OWN_KEYS = [
   'corners',
   'meets',
   'levelRule',
+  'tops',
+  'sides',
+  'smallPieces',
   'locked',
   'apart',
   'judgement',
@@ -312,6 +330,9 @@ export function startingDesign(materials: readonly { readonly id: string }[] = S
       corners: { left: 'run', right: 'run' },
       meets: {},
       levelRule: 'level',
+      tops: 'ceiling',
+      sides: { left: 'caulk', right: 'caulk' },
+      smallPieces: 'cut',
       locked: false,
       apart: false,
       judgement: STARTING_JUDGEMENT,

@@ -45,19 +45,32 @@ export type LengthReadingKind = LengthReading['kind']
 /** What can stand on a wall. Openings carry casing; plates are the covers of electrical boxes and vents. */
 export const OPENINGS = ['window', 'door'] as const
 export const PLATES = ['outlet', 'switch', 'thermostat', 'vent', 'sconce'] as const
-const TRIMS = ['sideTrim', 'chairRail', 'ledge', 'stool', 'shelf', 'chimneyBreast', 'cutOff'] as const
+const TRIMS = ['sideTrim', 'chairRail', 'ledge', 'stool', 'shelf', 'chimneyBreast'] as const
+/** Parts of the wall that are not there: a notch or a slope, a stair and what is under it, a landing. */
+export const MISSING = ['cutOff', 'stair', 'landing'] as const
 /** What gives heat: trim that burns keeps clear of it. */
 export const HEATS = ['fireplace', 'stove', 'radiator', 'heater'] as const
 export type Heat = (typeof HEATS)[number]
-/** What stands before the wall: strips run on behind it, but a layout may be centred on it or line up with it. */
+/** What is built on or into the wall and stays in front of it: an electrical panel has to open, a cabinet hides what is behind. */
+export const FIXTURES = ['cabinet', 'panel'] as const
+/** What stands before the wall: strips run on behind it unless it is kept clear; a layout may be centered on it or line up with it. */
 export const FURNITURE = ['bed', 'sofa', 'table'] as const
-export const THING_KINDS = [...OPENINGS, ...PLATES, ...TRIMS, ...HEATS, ...FURNITURE] as const
+export const THING_KINDS = [
+  ...OPENINGS,
+  ...PLATES,
+  ...TRIMS,
+  ...MISSING,
+  ...HEATS,
+  ...FIXTURES,
+  ...FURNITURE,
+] as const
 export type ThingKind = (typeof THING_KINDS)[number]
 
 /**
  * Something on the wall: the rectangle it takes, from the left corner and the floor, casing not counted.
  * A `cutOff` is a part of the wall that is not there: a rectangle, or with `slope` the triangle above or below
- * its diagonal (attic or stair). A `chimneyBreast` stands out by its thickness: the walls beside it do not meet. `fromRight` and `fromTop` are second readings that must close on the whole.
+ * its diagonal (attic or stair). A `stair` takes all below the line of its nosings, which starts at `bottom` and rises by `height`
+ * over its width; its skirt board stands so high above that line, plumb. A `landing` is the square part at an end of it. A `chimneyBreast` stands out by its thickness: the walls beside it do not meet. `fromRight` and `fromTop` are second readings that must close on the whole.
  */
 export function thingSchema(length: LengthSchema) {
   return z.strictObject({
@@ -69,11 +82,24 @@ export function thingSchema(length: LengthSchema) {
     height: positive(length),
     thickness: notNegative(length),
     casing: notNegative(length),
-    /** Trim that `goesBack` comes off, and goes back on over what was laid out, cut to what is left for it. */
-    fate: z.enum(['keep', 'remove', 'cutRound', 'goesBack']),
+    /**
+     * Trim that `goesBack` comes off, and goes back on over what was laid out, cut to what is left for it. Furniture that is
+     * `keptClear` has no strip behind it.
+     */
+    fate: z.enum(['keep', 'remove', 'cutRound', 'goesBack', 'keptClear']),
     /** How far strips keep clear of heat; null is as far as is usual for its kind. */
     clear: notNegative(length).nullable().default(null),
     slope: z.enum(['risesLeft', 'risesRight']).nullable(),
+    /** Of a stair: the board along it, plumb above the nosings. */
+    skirt: z
+      .strictObject({ height: positive(length), thickness: notNegative(length) })
+      .nullable()
+      .optional(),
+    /** Of a plate: the hole for its box in sheets that cover the wall; null is as large as is usual for its plate. */
+    hole: z
+      .strictObject({ width: positive(length), height: positive(length) })
+      .nullable()
+      .optional(),
     fromRight: length.nullable(),
     fromTop: length.nullable(),
   })

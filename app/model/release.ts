@@ -76,6 +76,15 @@ export function releasedPieceSchema() {
         }),
       )
       .max(LIMITS.lines),
+    /** An outer edge ripped or scribed to an end of the wall. */
+    taper: z
+      .strictObject({
+        edge: side,
+        atStart: storedLength,
+        atEnd: storedLength,
+        by: z.enum(['rip', 'scribe']),
+      })
+      .optional(),
     /** Cut at one stop with its like, measured at its opening, or held up and scribed; why, and how far the wall differs there. */
     advice: z.strictObject({
       advice: z.enum(['batch', 'measureInPlace', 'scribe']),

@@ -37,6 +37,7 @@ function frozenRow(row: CutRow, { adviceOf }: ToRelease) {
     end: unfrozen(row.end),
     notches: row.notches.map((notch) => ({ ...notch })),
     laps: row.laps.map((lap) => ({ ...lap })),
+    ...(row.taper ? { taper: { ...row.taper } } : {}),
     advice: { ...advice, spread: nearestNanometer(advice.spread) },
   }
 }
@@ -202,6 +203,7 @@ export function sinceRelease(release: Release, plan: Pick<ToRelease, 'cutList' |
           shape.materialId === piece.materialId &&
           shape.faceWidth === piece.faceWidth &&
           piece.notches.length + piece.laps.length === 0 &&
+          piece.taper === undefined &&
           shape.cutLength < short,
       )
       if (serves) unserved.delete(serves)

@@ -201,6 +201,7 @@ export function releasedRows(release: Release): CutRow[] {
       end: piece.end,
       notches: piece.notches,
       laps: piece.laps,
+      ...(piece.taper ? { taper: piece.taper } : {}),
       pieceIds: [piece.pieceId],
     })
   }

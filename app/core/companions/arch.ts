@@ -62,7 +62,8 @@ export function strikeArch({ kind, width, rise }: Pick<Arch, 'kind' | 'width' | 
   })
   switch (kind) {
     case 'segment':
-      return made([segmentArc(width, rise)], rise)
+      // higher than half its width it would turn in again, a horseshoe, and be wider than its own springing
+      return rise > half ? null : made([segmentArc(width, rise)], rise)
     case 'half':
       return made([{ x: 0, y: 0, radius: half, fromDeg: 0, toDeg: 180 }], half)
     case 'threeCentered': {

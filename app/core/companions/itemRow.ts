@@ -1,6 +1,6 @@
 import { nearestNanometer, type Length } from '~/length'
 import type { ItemRow } from '~/model'
-import { rectangle, type Polygon } from '../geometry'
+import { boundsOf, type Polygon, rectangle, sharedArea, signedArea, TOUCHING } from '../geometry'
 import type { Layout } from '../layout/layout'
 import type { Piece } from '../pieces'
 import { baseAt } from '../survey/wallLines'
@@ -67,37 +67,14 @@ export function spreadItems(
   }
 }
 
-const LEAST_SHARED = 1_000_000 // 1 mm
-
-/** How a piece that lies behind an item bears it: how much of its width it covers somewhere in its height. */
-function covered(
-  item: { left: number; right: number; bottom: number; top: number },
-  pieces: readonly Piece[],
-): number {
-  const spans = pieces
-    .flatMap(({ polygon }): [number, number][] => {
-      const xs = within(polygon, item.bottom, item.top)
-      if (xs.length === 0) return []
-      const [from, to] = [Math.max(item.left, Math.min(...xs)), Math.min(item.right, Math.max(...xs))]
-      return to - from > LEAST_SHARED ? [[from, to]] : []
-    })
-    .sort((a, b) => a[0] - b[0])
-  let [sum, reached] = [0, -Infinity]
-  for (const [from, to] of spans) {
-    sum += Math.max(0, to - Math.max(from, reached))
-    reached = Math.max(reached, to)
-  }
-  return sum
-}
-
-/** Where along the wall an outline lies between two heights. */
-function within(polygon: Polygon, bottom: number, top: number): number[] {
-  return polygon.flatMap((a, i) => {
-    const b = polygon[(i + 1) % polygon.length] ?? a
-    const at = (y: number) =>
-      a.y === b.y ? [] : (y - a.y) * (y - b.y) <= 0 ? [a.x + ((b.x - a.x) * (y - a.y)) / (b.y - a.y)] : []
-    return [...(a.y >= bottom && a.y <= top ? [a.x] : []), ...at(bottom), ...at(top)]
-  })
+/** How an item lies on what is behind it, by how much of its back is borne: none, all, or a part. */
+function liesOn(outline: Polygon, behind: readonly Polygon[]): PlacedItem['lies'] {
+  const area = Math.abs(signedArea(outline))
+  const borne = sharedArea(outline, behind)
+  const { left, right, bottom, top } = boundsOf(outline)
+  // a strip of the item as thin as paint along its longest side
+  const least = Math.max(right - left, top - bottom) * TOUCHING
+  return borne <= least ? 'wall' : borne >= area - least ? 'strips' : 'bridges'
 }
 
 /** Places a row on a laid out wall; null where what it is centered on is gone. */
@@ -113,24 +90,20 @@ export function placeRow(
   const { lefts, row: wide } = spreadItems(widths, row.spread, span.right - span.left)
   const start = row.spread.by === 'equal' ? span.left : span.x - wide / 2
   const line = baseAt(layout.lines, span.x) + row.line
-  const [bottom, top] = [line, line + row.height]
   const flat = pieces.filter(({ role }) => role !== 'cap' && role !== 'shelf' && role !== 'sideTrim')
-  const items = row.items.map(({ name, width }, i): PlacedItem => {
+  const outlines = row.items.map(({ width }, i) => {
     const left = start + (lefts[i] ?? 0)
-    const on = covered({ left, right: left + width, bottom, top }, flat)
-    return {
-      name,
-      left,
-      width,
-      lies: on <= LEAST_SHARED ? 'wall' : on >= width - LEAST_SHARED ? 'strips' : 'bridges',
-    }
+    return rectangle(left, line, left + width, line + row.height)
   })
-  const behind = flat.filter(({ polygon }) =>
-    items.some(({ left, width, lies }) => {
-      const xs = lies === 'bridges' ? within(polygon, bottom, top) : []
-      return xs.length > 0 && Math.max(...xs) > left && Math.min(...xs) < left + width
-    }),
-  )
+  const faces = flat.map(({ polygon }) => polygon)
+  const items = row.items.map(({ name, width }, i): PlacedItem => ({
+    name,
+    left: start + (lefts[i] ?? 0),
+    width,
+    lies: liesOn(outlines[i] ?? [], faces),
+  }))
+  const bridging = outlines.filter((_, i) => items[i]?.lies === 'bridges')
+  const behind = flat.filter(({ polygon }) => bridging.some((outline) => sharedArea(outline, [polygon]) > 0))
   const ends = items.map(({ left, width }) => left + width)
   return {
     row,

@@ -2,7 +2,7 @@ import clipping from 'polygon-clipping'
 import { type Length, LONGEST, nearestNanometer, ok, fail, type Result } from '~/length'
 import { LIMITS, type LengthReadingKind, type Reading, type Survey, type Thing } from '~/model'
 import { boundsOf, type Point, type Polygon, signedArea } from '../geometry'
-import { outlineOf } from '../survey/obstacles'
+import { isMissing, outlineOf } from '../survey/obstacles'
 import { wallOutline, wallShape } from '../survey/wallShape'
 
 /** Why an outline is no wall. */
@@ -199,7 +199,7 @@ export function surveyFromOutline(
     if (!cutOff) return fail({ code: 'odd', at: part[0] ?? { x: 0, y: 0 } })
     missing.push(cutOff)
   }
-  const things = [...survey.things.filter(({ kind }) => kind !== 'cutOff'), ...missing]
+  const things = [...survey.things.filter(({ kind }) => !isMissing(kind)), ...missing]
   return things.length > LIMITS.things
     ? fail({ code: 'tooManyCorners', corners: outline.length })
     : ok({ ...made, things })

@@ -10,7 +10,15 @@ import {
   type Units,
   ZERO,
 } from '~/length'
-import { blankSurvey, LIMITS, type Survey, type Thing, type ThingKind } from '~/model'
+import {
+  blankSurvey,
+  LIMITS,
+  type Material,
+  STOCK_LIST,
+  type Survey,
+  type Thing,
+  type ThingKind,
+} from '~/model'
 import { isOpening, isPlate } from '../survey/obstacles'
 import { usualThing } from '../survey/usualThings'
 import { widthFrom, type WidthRead } from '../survey/widthRead'
@@ -19,6 +27,8 @@ import { widthFrom, type WidthRead } from '../survey/widthRead'
 export interface TypedWall {
   readonly name: string | null
   readonly survey: Survey | null
+  /** Trim that was given by a board's nominal size, to be confirmed: 1x6 is 3/4 by 5 1/2. */
+  readonly nominal?: readonly { readonly trim: 'baseboard' | 'crown'; readonly board: string }[]
 }
 
 /** What is wrong in a line; lines are counted from 1, `read` is the part it is about. */
@@ -45,6 +55,9 @@ const KINDS: readonly (readonly [RegExp, ThingKind])[] = [
   [/^stove\b/i, 'stove'],
   [/^radiator\b/i, 'radiator'],
   [/^heater\b/i, 'heater'],
+  [/^cabinet\b/i, 'cabinet'],
+  [/^notch\b/i, 'cutOff'],
+  [/^(?:electrical )?panel\b/i, 'panel'],
 ]
 
 const BEYOND: readonly (readonly [RegExp, Exclude<WidthRead, 'corners'>])[] = [
@@ -68,6 +81,8 @@ class LineReader {
     private readonly line: number,
     private readonly units: Units,
   ) {}
+
+  private readonly nominal: NonNullable<TypedWall['nominal']>[number][] = []
 
   private wrong(code: Exclude<WallLineProblem['code'], 'badLength'>, read: string): Unread {
     return new Unread({ code, line: this.line, read: read.slice(0, 60) })
@@ -102,7 +117,7 @@ class LineReader {
       else survey = this.withPart(survey, part.trim())
     }
     // all of a line is read from one hook: what stands on the wall moves with the width
-    return { name, survey: beyond ? widthFrom(survey, ...beyond) : survey }
+    return { name, survey: beyond ? widthFrom(survey, ...beyond) : survey, nominal: this.nominal }
   }
 
   private beyond(part: string): readonly [Exclude<WidthRead, 'corners'>, Length] | null {
@@ -115,9 +130,9 @@ class LineReader {
   private withPart(survey: Survey, part: string): Survey {
     const after = (word: RegExp) => (word.test(part) ? part.replace(word, '').trim() : null)
     const base = after(/^base(?:board)?\b/i)
-    if (base !== null) return { ...survey, baseboard: this.trim(base) }
+    if (base !== null) return { ...survey, baseboard: this.trim(base, 'baseboard') }
     const crown = after(/^crown\b/i)
-    if (crown !== null) return { ...survey, crown: this.trim(crown) }
+    if (crown !== null) return { ...survey, crown: this.trim(crown, 'crown') }
     const kind = KINDS.find(([word]) => word.test(part))
     if (kind) return this.withThing(survey, kind[1], part.replace(kind[0], '').trim(), part)
     const last = survey.things.at(-1)
@@ -133,9 +148,15 @@ class LineReader {
     return at === null ? null : placedAt(thing, this.length(at, ZERO))
   }
 
-  private trim(text: string): NonNullable<Survey['baseboard']> {
+  private trim(text: string, trim: 'baseboard' | 'crown'): NonNullable<Survey['baseboard']> {
     const off = /\s*\b(?:comes )?off$/i
-    const [height = '', thickness] = text.replace(off, '').split(BY)
+    const said = text.replace(off, '').trim()
+    const board = this.units === 'mm' ? undefined : boardOf(said)
+    if (board) {
+      this.nominal.push({ trim, board: board.nominal })
+      return { height: board.width, thickness: board.thickness, fate: off.test(text) ? 'remove' : 'keep' }
+    }
+    const [height = '', thickness] = said.split(BY)
     return {
       height: this.length(height),
       thickness: thickness === undefined ? inches(0.5) : this.length(thickness, ZERO),
@@ -164,6 +185,12 @@ class LineReader {
     }
     return { ...survey, things: [...survey.things, thing] }
   }
+}
+
+/** The board of a nominal size without units, as it is bought: 1x6; 1 in by 6 in is just that. */
+function boardOf(said: string): Material | undefined {
+  const [, thick, wide] = /^(\d)\s*[x×]\s*(\d{1,2})$/i.exec(said) ?? []
+  return STOCK_LIST.find(({ nominal }) => nominal === `${thick}x${wide}`)
 }
 
 /** An opening stands at its left edge, a plate at its middle: as each is read with a tape. */

@@ -2,7 +2,7 @@ import { type Length, nearestNanometer, tickOf } from '~/length'
 import { type Arch, type Companions, inForce, type ItemRow, type Workpiece } from '~/model'
 import { curveOf, type PlacedArch, placeArch } from '../companions/arch'
 import { itemOutline, placeRow } from '../companions/itemRow'
-import { boundsOf, distanceBetween, type Polygon } from '../geometry'
+import { boundsOf, distanceBetween, type Polygon, TOUCHING } from '../geometry'
 import type { Layout } from '../layout/layout'
 import type { Piece } from '../pieces'
 import { profileAt } from '../survey/profile'
@@ -32,8 +32,6 @@ function told(says: FindingSays, severity: Finding['severity'], waysOut: WayOut[
   return { stage: 'layout', severity, says, stripIds: [], waysOut }
 }
 
-const TOUCHING = 100_000
-
 /** Whether an outline of any shape, its straight stretches at least, comes over another. */
 function over(a: Polygon, b: Polygon): boolean {
   const [p, q] = [boundsOf(a), boundsOf(b)]
@@ -50,10 +48,10 @@ function archFindings(workpiece: Workpiece, layout: Layout, pieces: readonly Pie
   const tick = tickOf(workpiece.settings.tape)
   if (!placed) {
     const flat = Math.floor((arch.width * 0.3) / tick) * tick
-    const half = arch.kind !== 'segment' && arch.kind !== 'half'
-    // a three-centered arch rises less than half its width, and of three equal arcs more than 0.134 of it
+    const hasRise = arch.kind !== 'half'
+    // a segment rises at most half its width, a three-centered arch less; of three equal arcs more than 0.134 of it
     const says: FindingSays =
-      half && placeArch({ ...arch, rise: nearestNanometer(flat) }, layout)
+      hasRise && placeArch({ ...arch, rise: nearestNanometer(flat) }, layout)
         ? { code: 'archOver', archId: arch.id, what: 'tooHigh', by: arch.rise }
         : { code: 'middleGone', of: 'arch', id: arch.id }
     const lower: WayOut[] =

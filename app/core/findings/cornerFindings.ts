@@ -1,6 +1,7 @@
 import { type Workpiece, inForce } from '~/model'
 import { cornerOf } from '../layout/corners'
 import type { Layout } from '../layout/layout'
+import { isMissing } from '../survey/obstacles'
 import { isUpright, type Piece } from '../pieces'
 import type { Finding } from './finding'
 
@@ -11,7 +12,7 @@ export function cornerFindings({ wall }: Workpiece, layout: Layout, pieces: read
   const findings: Finding[] = []
   const horizontals = pieces.filter(
     ({ role, stripId }) =>
-      !isUpright(role) && role !== 'boxRail' && role !== 'boxStile' && stripId !== 'border',
+      !isUpright(role) && !['boxRail', 'boxStile', 'sideTrim'].includes(role) && stripId !== 'border',
   )
   for (const side of ['left', 'right'] as const) {
     const end = design.corners[side]
@@ -32,7 +33,7 @@ export function cornerFindings({ wall }: Workpiece, layout: Layout, pieces: read
   }
   const stair = survey.things.find(
     ({ kind, fate, bottom, slope }) =>
-      kind === 'cutOff' && fate !== 'remove' && bottom <= 0 && slope !== null,
+      isMissing(kind) && fate !== 'remove' && (kind === 'stair' || bottom <= 0) && slope !== null,
   )
   if (stair && layout.lines.followed.length === 0)
     findings.push({

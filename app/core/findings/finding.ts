@@ -17,11 +17,13 @@ import type { Uptake } from '../asbuilt/newWidth'
 import type { MoveIssue } from '../layout/moves'
 import type { SpacingIssue } from '../spacing'
 import type { SawSays, SawWaySays } from './sawSays'
+import type { WallSays, WallWaySays } from './wallSays'
 
 /** What a finding has to say: a code with its figures. messages/ makes the sentence. */
 export type FindingSays =
   | SpacingIssue
   | SawSays
+  | WallSays
   | {
       readonly code: 'topAboveHead'
       readonly top: Length
@@ -245,6 +247,7 @@ export type FindingSays =
 /** What a way out does, for its button. */
 export type WayOutSays =
   | SawWaySays
+  | WallWaySays
   | { readonly code: 'useStrips'; readonly strips: number; readonly gap: number }
   | { readonly code: 'useMaterial'; readonly materialId: string }
   | { readonly code: 'rows'; readonly rows: number }

@@ -1,6 +1,6 @@
 import { type Length, nearestNanometer } from '~/length'
 import type { Edit, Survey, Thing, Workpiece } from '~/model'
-import { boundsOf, distanceBetween, rectangle } from '../geometry'
+import { boundsOf, distanceBetween, rectangle, TOUCHING } from '../geometry'
 import { stuffOf } from '../layout/returning'
 import type { Layout } from '../layout/layout'
 import type { Piece } from '../pieces'
@@ -23,9 +23,6 @@ function standsOut(piece: Piece, layout: Layout, workpiece: Workpiece): Length {
   return nearestNanometer(band?.standsOut ?? stuffOf(piece, workpiece)?.thickness ?? 0)
 }
 
-/** The rounding of one figure. */
-const ROUNDING = 1_000
-
 /** What of the pieces lies nearer to one source of heat than it may. */
 function nearest(thing: Thing, layout: Layout, pieces: readonly Piece[], workpiece: Workpiece) {
   if (!isHeat(thing.kind)) return null
@@ -37,7 +34,7 @@ function nearest(thing: Thing, layout: Layout, pieces: readonly Piece[], workpie
       const asked = kind === 'fireplace' ? spaceNeeded(kind, out) : nearestNanometer(clearOf(thing))
       return { piece, out, asked, space: distanceBetween(piece.polygon, itself) }
     })
-    .filter(({ space, asked }) => space < asked - ROUNDING)
+    .filter(({ space, asked }) => space < asked - TOUCHING)
     .sort((a, b) => a.space - a.asked - (b.space - b.asked))
   const [worst] = tooNear
   return worst ? { kind, worst, all: tooNear } : null

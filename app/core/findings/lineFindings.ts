@@ -6,7 +6,7 @@ import { severalSettings, twoSawSettings } from '../pieces'
 import type { Finding, WayOut } from './finding'
 
 /** Under this along its short edge a piece can't take a nail at each end. Common practice, no source. */
-const SHORT_TO_NAIL = inches(2)
+export const SHORT_TO_NAIL = inches(2)
 
 /** What the saw reads for the cuts of an end across the face, at the most. */
 export function steepestOf(cut: EndCut, faceWidth: number): number {

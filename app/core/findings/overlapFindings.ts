@@ -1,7 +1,6 @@
-import polygonClipping from 'polygon-clipping'
 import { nearestNanometer } from '~/length'
 import { type Workpiece, inForce, type Design } from '~/model'
-import { boundsOf, liesApart, type Polygon, signedArea } from '../geometry'
+import { boundsOf, liesApart, sharedArea, TOUCHING } from '../geometry'
 import type { Band, Layout } from '../layout/layout'
 import type { Piece } from '../pieces'
 import type { Finding, WayOut } from './finding'
@@ -11,17 +10,6 @@ const SHARED_AREA = 5e12
 
 /** Faces that reach over each other by no more than rounding does: along the longest wall far less than `SHARED_AREA`. */
 const ON_A_CUT = 100
-
-/** Bounds that overlap by less than this touch. */
-const TOUCHING = 100_000
-
-function sharedArea(a: Polygon, b: Polygon): number {
-  const ring = (polygon: Polygon): [number, number][][] => [polygon.map(({ x, y }) => [x, y])]
-  return polygonClipping
-    .intersection(ring(a), ring(b))
-    .flat()
-    .reduce((sum, outer) => sum + Math.abs(signedArea(outer.slice(0, -1).map(([x, y]) => ({ x, y })))), 0)
-}
 
 /** Pairs of strips whose pieces lie over one another, each pair once. */
 function overlappingStrips(pieces: readonly Piece[]): (readonly [string, string])[] {
@@ -38,7 +26,7 @@ function overlappingStrips(pieces: readonly Piece[]): (readonly [string, string]
       if (piece.laps.some((lap) => lap.with === other.piece.stripId)) continue
       // strips that meet on a cut: most that come so far, and told apart at a glance
       if (liesApart(piece.face, other.piece.face, ON_A_CUT)) continue
-      if (sharedArea(piece.polygon, other.piece.polygon) < SHARED_AREA) continue
+      if (sharedArea(piece.polygon, [other.piece.polygon]) < SHARED_AREA) continue
       const pair = [piece.stripId, other.piece.stripId].sort() as [string, string]
       pairs.set(pair.join(' '), pair)
     }

@@ -177,7 +177,12 @@ function slivers(workpiece: Workpiece, layout: Layout): Finding[] {
 
 function centerMarks(workpiece: Workpiece, placement: Placement): Finding[] {
   const design = inForce(workpiece.wall.design)
-  const [endBay, innerBay] = placement.leftEnd > 0 ? [placement.leftEnd, placement.gaps[0]] : placement.gaps
+  const { gaps, leftEnd, rightEnd } = placement
+  // where all strips were moved the two ends differ: the one that is farther off
+  const ends = [leftEnd, rightEnd].filter((end) => end > 0)
+  const inner = gaps[0] ?? 0
+  const [farther] = ends.sort((a, b) => Math.abs(b - inner) - Math.abs(a - inner) || b - a)
+  const [endBay, innerBay] = farther === undefined ? gaps : [farther, gaps[0]]
   if (design.spacing.school !== 'centerMarks' || endBay === undefined || innerBay === undefined) return []
   if (Math.abs(endBay - innerBay) <= ROUNDING) return []
   return [

@@ -4,6 +4,7 @@ import type { Layout } from '../layout/layout'
 import { type Chain, chainsOf, closingLimit, suspectOf } from '../survey/closure'
 import { latestReadings } from '../survey/latestReadings'
 import { isOpening, isPlate } from '../survey/obstacles'
+import { typedAgainst } from '../survey/measured'
 import { readingConflicts } from '../survey/wallShape'
 import type { Block, Finding, FindingSays, WayOut } from './finding'
 
@@ -93,7 +94,7 @@ function missingFindings({ survey }: Workpiece['wall']): Finding[] {
 /** A fall or a lean beyond this is a slip, not a wall. */
 const MOST_FALL = inches(12)
 /** A width or height this far from the round one is a slip. */
-const MOST_OFF = 0.1
+export const MOST_OFF = 0.1
 
 function isAbsurd({ kind, value }: LengthReading, survey: Survey): boolean {
   if (kind === 'width' || kind === 'height')
@@ -118,9 +119,11 @@ function readingFindings({ survey }: Workpiece['wall'], closure: Length): Findin
       )
     seen.set(`${kind} ${place}`, reading)
   }
+  const asked = new Set<string>(typedAgainst(survey).map((each) => (each.readings > 1 ? each.kind : '')))
   for (const reading of seen.values()) {
     const { id, kind, place, value } = reading
-    if (!isAbsurd(reading, survey)) continue
+    // where several readings agree it is the round figure that is asked about
+    if (!isAbsurd(reading, survey) || asked.has(kind)) continue
     const expected = kind === 'width' || kind === 'height' ? survey[kind] : ZERO
     findings.push(
       open({ code: 'readingAbsurd', readingId: id, kind, place, value, expected }, `absurd.${id}`),

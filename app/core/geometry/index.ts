@@ -1,3 +1,5 @@
 export * from './point'
 export * from './convex'
 export * from './halfPlane'
+export * from './shared'
+export * from './tolerance'

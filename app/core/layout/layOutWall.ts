@@ -99,6 +99,7 @@ function placesOf(survey: Survey, design: Design, settings: Settings): LaidOut {
     uprights: laid.uprights,
     fillers,
     frames: laid.frames,
+    broken: laid.broken ?? [],
     sections: laid.sections,
     placement: laid.sections.length === 1 ? (only?.placement ?? null) : null,
     spacingIssue: issueOf(laid.sections),

@@ -48,6 +48,12 @@ export interface BoxFrame {
   readonly above: EndsAt
 }
 
+/** A box that is left out, since what stands there would part its frame: where it would be, and what does. */
+export interface BrokenBox {
+  readonly outline: Polygon
+  readonly thingIds: readonly string[]
+}
+
 /** Where a section begins; `wall` where there is but one. */
 export type SectionStart =
   { readonly kind: 'wall' | 'corner' | 'bend' } | { readonly kind: 'after'; readonly thingId: string }
@@ -91,6 +97,8 @@ export interface LaidOut extends Field {
   /** Strips ripped to width between the layout and the ends of the wall. */
   readonly fillers: readonly Upright[]
   readonly frames: readonly BoxFrame[]
+  /** Boxes that can't be whole where they would lie; none of the other patterns. */
+  readonly broken: readonly BrokenBox[]
   readonly sections: readonly SectionPlace[]
   /** The one placement of a wall that is one section; null where there are several. */
   readonly placement: Placement | null
@@ -128,5 +136,7 @@ export function bandEdge(band: Band, course: RuleLine, edge: 'bottom' | 'top'): 
   const plumb = (band.top - band.bottom) * Math.hypot(1, course.slope)
   const held = band[band.held]
   const rise = edge === band.held ? 0 : edge === 'top' ? plumb : -plumb
-  return { at0: course.at0 + held + rise, slope: course.slope }
+  // what lies on the baseboard lies on the skirt board along a stair
+  const lift = band.role === 'bottomRail' || band.role === 'ledger' ? (course.lift ?? 0) : 0
+  return { at0: course.at0 + lift + held + rise, slope: course.slope }
 }

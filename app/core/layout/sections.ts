@@ -1,14 +1,33 @@
+import { type Design, FIXTURES, FURNITURE, HEATS } from '~/model'
 import { boundsOf } from '../geometry'
-import { isOpening, type Obstacle } from '../survey/obstacles'
+import { isMissing, isOpening, isSloped, type Obstacle } from '../survey/obstacles'
 import type { Section } from './layout'
 
 /** Sections narrower than this are no place for trim. Common practice, no source. */
 const NARROWEST = 25_400_000 // 1 in
 
-/** What divides a wall: openings, and square parts that are missing. */
-function divides({ kind, outline }: Obstacle): boolean {
-  const parts = isOpening(kind) || kind === 'chimneyBreast' || kind === 'fireplace' || kind === 'stove'
-  return parts || (kind === 'cutOff' && outline.length === 4)
+/** Square parts of the wall that are not there; a slope is followed or ended at. */
+function isSquarePart({ kind, outline }: Obstacle): boolean {
+  return isMissing(kind) && !isSloped(outline)
+}
+
+const DIVIDING: readonly Obstacle['kind'][] = ['chimneyBreast', ...HEATS, ...FIXTURES, ...FURNITURE]
+
+/** What divides a row of uprights: openings, missing parts, heat, what is built on the wall, furniture that is kept clear. */
+export function dividesUprights(obstacle: Obstacle): boolean {
+  return isOpening(obstacle.kind) || DIVIDING.includes(obstacle.kind) || isSquarePart(obstacle)
+}
+
+/**
+ * What divides a row of boxes: all that ends a strip, since a frame that is ended lacks a side. Neither what strips are cut round,
+ * nor a plate over which they run until somebody decides.
+ */
+export function dividesBoxes(meets: Design['meets']): (obstacle: Obstacle) => boolean {
+  return (obstacle) => {
+    if (isMissing(obstacle.kind) || obstacle.kind === 'strip') return isSquarePart(obstacle)
+    if (meets[obstacle.id] === 'clear') return true
+    return !(meets[obstacle.id] === 'notch' || obstacle.fate === 'cutRound' || obstacle.plate)
+  }
 }
 
 function spanBetween(left: number, right: number): Section {
@@ -28,14 +47,15 @@ export function oneSection(left: number, right: number): Section[] {
 }
 
 /**
- * The span cut at the sides of all openings that reach into a range of heights: sections beside them, and over and
- * under each. Ids name the opening to the left, so that they outlive a change of another part of the wall.
+ * The span cut at the sides of all that divides it within a range of heights: sections beside each thing, and over and
+ * under it. Ids name the opening to the left, so that they outlive a change of another part of the wall.
  */
 export function sectionsBeside(
   left: number,
   right: number,
   range: { readonly bottom: number; readonly top: number },
   obstacles: readonly Obstacle[],
+  divides: (obstacle: Obstacle) => boolean,
 ): Section[] {
   const openings = obstacles
     .filter(divides)

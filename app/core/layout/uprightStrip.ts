@@ -44,6 +44,22 @@ export function reachesHead({ uprightHead, lines }: LaidOut): boolean {
   return uprightHead > lines.headLine - NEAR_HEAD
 }
 
+/**
+ * Whether uprights of full height end at the ceiling as measured, each at its own place: those with no rail, cap or border over them,
+ * unless level tops were asked for.
+ */
+export function topsFollow({
+  design,
+  bands,
+  uprightHead,
+}: Pick<LaidOut, 'design' | 'bands' | 'uprightHead'>): boolean {
+  return (
+    design.height.rule === 'full' &&
+    design.tops === 'ceiling' &&
+    !bands.some(({ role, bottom }) => (role === 'topRail' || role === 'cap') && bottom >= uprightHead)
+  )
+}
+
 /** The foot of a batten that hangs over the baseboard, its back tilted away. */
 const BACK_BEVEL: EndCut = { kind: 'bevel', bevelDeg: 45 }
 
@@ -59,18 +75,24 @@ export function uprightStrip(
   const endsUnder = layout.bands.find(
     ({ role, bottom }) => role === 'topRail' && bottom === layout.uprightHead,
   )
+  const upToCeiling = !endsUnder && topsFollow(layout) && !rules.framesItself
   const head = (x: number) =>
     endsUnder
       ? onLine(bandEdge(endsUnder, courseAt(lines, x), 'bottom'), x)
-      : baseAt(lines, x) + layout.uprightHead
+      : upToCeiling
+        ? profileAt(shape.ceiling, x) - (lines.ceiling - lines.headLine)
+        : baseAt(lines, x) + layout.uprightHead
   // on floor or baseboard it follows the real floor; on a rail it follows the rail
   const standsOnFloor = !standsOn && lines.followed.length === 0 && !rules.framesItself
   const foot = (x: number) =>
     standsOn
       ? onLine(bandEdge(standsOn, courseAt(lines, x), 'top'), x)
-      : (standsOnFloor ? profileAt(shape.floor, x) + lines.build : baseAt(lines, x)) + layout.uprightFoot
+      : (standsOnFloor
+          ? profileAt(shape.floor, x) + lines.build
+          : baseAt(lines, x) + (courseAt(lines, x).lift ?? 0)) + layout.uprightFoot
   const courseBends = lines.courses.slice(1).map(({ left }) => left)
   const floorBends = standsOnFloor ? shape.floor.points.map(({ place }) => place) : courseBends
+  const ceilingBends = shape.ceiling.points.map(({ place }) => place)
   const bevelled = design.proud === 'backBevel' && rules.footBevels(design) && !standsOn && lines.baseTop > 0
   const { left, right } = upright
   const middle = (left + right) / 2
@@ -95,7 +117,7 @@ export function uprightStrip(
       ...(bevelled ? { cut: BACK_BEVEL } : {}),
     },
     end: {
-      lines: [clearOf(head, courseBends, ...headReach, -1)],
+      lines: [clearOf(head, upToCeiling ? ceilingBends : courseBends, ...headReach, -1)],
       against: endsUnder ? 'strip' : reachesHead(layout) ? 'wall' : 'open',
     },
     joins: false,

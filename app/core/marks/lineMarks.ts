@@ -3,10 +3,9 @@ import type { FieldSide } from '~/model'
 import { type Line, type Point, unitVector } from '../geometry'
 import type { Layout } from '../layout/layout'
 import type { Region } from '../layout/moves'
-import { faceLine } from '../patterns/lines/region'
 import { sideEnds, stretchOf } from '../patterns/lines/points'
 import type { Piece } from '../pieces'
-import type { Strip } from '../strips/strip'
+import { faceLine, type Strip } from '../strips/strip'
 
 /** What marks are made on: a side of the field, from its left end or its foot; a face of a strip, from its own left end or foot. */
 export type MarkedOn =

@@ -2,6 +2,7 @@ import { readOnTape, type Tape, type TapeReading, tickOf } from '~/length'
 import { boundsOf } from '../geometry'
 import type { Layout, Upright } from '../layout/layout'
 import { edgesAt, isLeaning } from '../layout/lean'
+import { topsFollow } from '../layout/uprightStrip'
 import { rulesOf } from '../patterns/rules'
 import { profileAt } from '../survey/profile'
 import { baseAt } from '../survey/wallLines'
@@ -126,7 +127,9 @@ export function heightMarks(layout: Layout, tape: Tape, above = 0): HeightMark[]
     found.push({ id: `row${row + 1}-top`, what: 'boxTop', row: row + 1, y: top - lines.base.at0 })
   }
   const reachesHead = layout.bands.some((band) => band.top === layout.height)
-  if (layout.uprights.length > 0 && rulesOf(layout).places === 'uprights' && !reachesHead)
+  // what ends at the ceiling as measured has no one height
+  const ownTops = rulesOf(layout).standsFree && topsFollow(layout)
+  if (layout.uprights.length > 0 && rulesOf(layout).places === 'uprights' && !reachesHead && !ownTops)
     found.push({ id: 'uprightHead', what: 'uprightHead', y: layout.uprightHead })
   if (lines.headLine < lines.ceiling && lines.followed.length === 0)
     found.push({ id: 'headLine', what: 'headLine', y: lines.headLine })

@@ -4,7 +4,7 @@ import { boundsOf } from '../geometry'
 import type { Layout } from '../layout/layout'
 import { ON_STUD } from '../pieces'
 import { bendsWithin, type Profile, profileAt } from '../survey/profile'
-import { isOpening } from '../survey/obstacles'
+import { isMissing, isOpening } from '../survey/obstacles'
 import { backerSheet } from './backerSheet'
 import { seamPlaces } from './seamPlaces'
 
@@ -233,9 +233,7 @@ export function panelsOf(
     }
   const parted = cells.flatMap((cell) =>
     openings
-      .filter(
-        ({ thing }) => isOpening(thing.kind) || thing.kind === 'cutOff' || thing.kind === 'chimneyBreast',
-      )
+      .filter(({ thing }) => isOpening(thing.kind) || isMissing(thing.kind) || thing.kind === 'chimneyBreast')
       .reduce<Box[]>((boxes, { box }) => boxes.flatMap((each) => without(each, box)), [cell])
       .map((box) => ({ ...cell, ...box })),
   )

@@ -1,7 +1,7 @@
 import type { Length } from '~/length'
 import type { Design, Ends, Rail, Spacing, Survey, Workpiece } from '~/model'
 import type { Field } from '../layout/field'
-import type { Band, BoxFrame, LaidOut, SectionPlace, Upright } from '../layout/layout'
+import type { Band, BoxFrame, BrokenBox, LaidOut, SectionPlace, Upright } from '../layout/layout'
 import type { Role } from '../pieces'
 import type { ThroughRule } from '../strips/crossings'
 import type { Strip } from '../strips/strip'
@@ -24,6 +24,7 @@ export interface Laid {
   readonly uprights: readonly Upright[]
   readonly bands: readonly Band[]
   readonly frames: readonly BoxFrame[]
+  readonly broken?: readonly BrokenBox[]
 }
 
 /** A material that a design names, and where. */

@@ -2,7 +2,7 @@ import { addLengths, type Length, nearestNanometer, type Result, subtractLengths
 import type { Design, Spacing, Survey } from '~/model'
 import type { Section, SectionPlace } from '../layout/layout'
 import { sway } from '../layout/lean'
-import { oneSection, sectionsBeside } from '../layout/sections'
+import { dividesUprights, oneSection, sectionsBeside } from '../layout/sections'
 import {
   BARE_SPAN,
   type Placement,
@@ -98,7 +98,9 @@ export function placeUprights(
 ): Pick<Laid, 'sections' | 'uprights'> {
   const { design, left, right, obstacles, range, stripWidth } = input
   const all =
-    design.sections === 'beside' ? sectionsBeside(left, right, range, obstacles) : oneSection(left, right)
+    design.sections === 'beside'
+      ? sectionsBeside(left, right, range, obstacles, dividesUprights)
+      : oneSection(left, right)
   const sections = all
     .map((section) => withinLean(section, input))
     .filter((section) => hasRoom(section, input))

@@ -1,10 +1,13 @@
 import { clipConvex, lineFrom, type Polygon, rectangle } from '../geometry'
 import { cutOut } from './cutOut'
 import type { EndCut } from './endCut'
-import type { Piece } from './piece'
+import type { Piece, Taper } from './piece'
 
 /** What a card says of a piece, and all it takes to cut its face. */
-export type PieceCard = Pick<Piece, 'longLength' | 'faceWidth' | 'start' | 'end' | 'notches' | 'laps'>
+export type PieceCard = Pick<
+  Piece,
+  'longLength' | 'faceWidth' | 'start' | 'end' | 'notches' | 'laps' | 'taper'
+>
 
 /** How far behind the end's long point the face stops, from the right edge to the left: places across and setbacks. */
 export function endPoints(
@@ -46,7 +49,8 @@ export function faceFromCard({
   start,
   end,
   notches,
-}: Omit<PieceCard, 'laps'>): Polygon {
+  taper,
+}: Omit<PieceCard, 'laps' | 'taper'> & { readonly taper?: Taper | undefined }): Polygon {
   const started = endPoints(start, faceWidth).map(({ y, back }) => ({ x: back, y }))
   const ended = endPoints(end, faceWidth).map(({ y, back }) => ({ x: longLength - back, y }))
   // where the two ends meet inside the width what lies beyond both cuts is gone, and an edge with it
@@ -60,5 +64,11 @@ export function faceFromCard({
     const [low, high] = edge === 'left' ? [faceWidth - depth, faceWidth * 2] : [-faceWidth, depth]
     return rectangle(from, low, to, high)
   })
-  return cutOut(face, holes)
+  if (!taper) return cutOut(face, holes)
+  const off = (by: number) => (taper.edge === 'left' ? faceWidth - by : by)
+  const [from, to] = [
+    { x: 0, y: off(taper.atStart) },
+    { x: longLength, y: off(taper.atEnd) },
+  ]
+  return cutOut(clipConvex(face, taper.edge === 'left' ? lineFrom(to, from) : lineFrom(from, to)), holes)
 }

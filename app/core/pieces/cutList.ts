@@ -99,6 +99,7 @@ export function buildCutList(pieces: readonly Piece[]): CutRow[] {
     end: row.first.end,
     notches: row.first.notches,
     laps: row.first.laps,
+    ...(row.first.taper ? { taper: row.first.taper } : {}),
     pieceIds: row.pieceIds,
   }))
 }

@@ -1,5 +1,13 @@
 import type { Design } from '~/model'
-import { type Line, movedFrom, passageThrough, type Span, spanThrough, unitVector } from '../geometry'
+import {
+  type Line,
+  movedFrom,
+  passageThrough,
+  type Span,
+  spanThrough,
+  TOUCHING,
+  unitVector,
+} from '../geometry'
 import type { Obstacle } from '../survey/obstacles'
 import type { PieceSpec } from './piece'
 
@@ -19,9 +27,6 @@ export interface Meeting {
   readonly entry: Line
   readonly exit: Line
 }
-
-/** An overlap thinner than this is paint. */
-const TOUCHING = 100_000
 
 function squareAcross(strip: Lie, at: number): Line {
   return {
@@ -64,6 +69,9 @@ export function meetings(strip: Lie, obstacles: readonly Obstacle[]): Meeting[] 
       reach(at === limit ? left : at === -limit ? right : spanThrough(lineAt(at), obstacle.outline))
     if (from === Infinity) continue
     const whole = left !== null && right !== null
+    // what reaches neither edge is cut out from the nearer one
+    const [fromLeft, fromRight] = [half - least, most + half]
+    const isLeft = left !== null || (right === null && fromLeft < fromRight)
     const sameEntry = whole && left.entry.directionDeg === right.entry.directionDeg
     const sameExit = whole && left.exit.directionDeg === right.exit.directionDeg
     met.push({
@@ -71,8 +79,8 @@ export function meetings(strip: Lie, obstacles: readonly Obstacle[]): Meeting[] 
       from,
       to,
       whole,
-      depth: whole ? strip.faceWidth : Math.round(left !== null ? half - least : most + half),
-      side: left !== null ? 'left' : 'right',
+      depth: whole ? strip.faceWidth : Math.round(isLeft ? fromLeft : fromRight),
+      side: isLeft ? 'left' : 'right',
       entry: sameEntry ? left.entry : squareAcross(strip, from),
       exit: sameExit ? left.exit : squareAcross(strip, to),
     })

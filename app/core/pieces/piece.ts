@@ -67,6 +67,17 @@ export interface Lap {
   readonly with: string
 }
 
+/**
+ * A long edge that is not parallel to the other: how much is off it at the start's long point and at the end's, straight between the
+ * two. Ripped by the card, or scribed where it is fitted.
+ */
+export interface Taper {
+  readonly edge: 'left' | 'right'
+  readonly atStart: Length
+  readonly atEnd: Length
+  readonly by: 'rip' | 'scribe'
+}
+
 /** One piece of trim where it sits on the wall. The polygon is its visible face in wall units. */
 export interface Piece {
   readonly id: string
@@ -92,12 +103,22 @@ export interface Piece {
   readonly notches: readonly Notch[]
   /** Taken out of its thickness, to lie flush with what crosses it. */
   readonly laps: readonly Lap[]
+  /** Its outer edge, where it follows an end of the wall; left out where both edges are straight and parallel. */
+  readonly taper?: Taper
   /** Visible face, long point to long point. */
   readonly longLength: Length
   /** Visible face, short point to short point. */
   readonly shortLength: Length
   /** What comes off the board: the long length and what a scarf hides. */
   readonly cutLength: Length
+}
+
+/** Shorter than this the saw can't hold a piece. Common practice, no source. */
+const LEAST_HELD = 25_400_000 // 1 in
+
+/** Whether a piece is shorter than it is wide, or under an inch: hard to hold at the saw and to fix. */
+export function isSmall({ longLength, faceWidth }: Pick<Piece, 'longLength' | 'faceWidth'>): boolean {
+  return longLength < Math.max(LEAST_HELD, faceWidth)
 }
 
 /** What it takes to place a piece: its centre line and the lines that end it. */
@@ -125,6 +146,8 @@ export interface PieceSpec {
   readonly notches?: readonly { from: number; to: number; depth: number; edge: 'left' | 'right' }[]
   /** A lean of an end smaller than this is cut square and left to the caulk. */
   readonly squareWithin?: number
+  /** An edge it is ripped or scribed to, along its length, in place of its own. */
+  readonly taper?: { readonly edge: 'left' | 'right'; readonly line: Line; readonly by: Taper['by'] }
   /** It may run to a point: its two ends may meet inside its width, where a corner leaves less than all of it. */
   readonly mayPoint?: boolean
 }
@@ -194,6 +217,29 @@ function squaredOff(spec: PieceSpec, shape: EndShape, isStart: boolean): PieceSp
   return isStart ? { ...spec, startLine: line, alsoStart: [] } : { ...spec, endLine: line, alsoEnd: [] }
 }
 
+/** What a line along an edge takes off a piece at its two ends, and the line with the piece to its left; null where it takes nothing. */
+function taperOf(
+  { edge, line, by }: NonNullable<PieceSpec['taper']>,
+  { center, directionDeg, faceWidth }: PieceSpec,
+  zero: number,
+  longLength: number,
+): { taper: Taper; line: Line } | null {
+  const side = edge === 'left' ? 1 : -1
+  const at = (along: number): number => {
+    const across = {
+      through: movedFrom(center, directionDeg, along, 0),
+      directionDeg: directionDeg + 90,
+    }
+    const met = crossing(across, line)
+    const left = met ? ownOf(met, { center, directionDeg, faceWidth }).left : (side * faceWidth) / 2
+    return Math.min(faceWidth, Math.max(0, faceWidth / 2 - side * left))
+  }
+  const [atStart, atEnd] = [nearestNanometer(at(zero)), nearestNanometer(at(zero + longLength))]
+  if (Math.max(atStart, atEnd) < SQUARE_WITHIN) return null
+  const inside = leftOf(center, line) > 0 ? line : { ...line, directionDeg: line.directionDeg + 180 }
+  return { taper: { edge, atStart, atEnd, by }, line: inside }
+}
+
 /**
  * Places a piece: its face is the strip of `faceWidth` about the centre line, cut off by the lines that end it.
  * Lengths in nanometers. Returns null when an end line runs along the strip, when the ends have crossed, or when an
@@ -224,6 +270,7 @@ export function placePiece(spec: PieceSpec): Piece | null {
     depth: nearestNanometer(depth),
     edge,
   }))
+  const taper = spec.taper && taperOf(spec.taper, spec, zero, longLength)
   const onWall = (along: number, left: number) => movedFrom(center, directionDeg, zero + along, left)
   const holes = notches.map(({ from, to, depth, edge }) => {
     const outer = edge === 'left' ? faceWidth : -faceWidth
@@ -238,10 +285,11 @@ export function placePiece(spec: PieceSpec): Piece | null {
     materialId: spec.materialId,
     faceWidth,
     directionDeg,
-    polygon: cutOut(face, holes),
+    polygon: cutOut(taper ? clipConvex(face, taper.line) : face, holes),
     face,
     notches,
     laps: [],
+    ...(taper ? { taper: taper.taper } : {}),
     start,
     end,
     startsAt: spec.startsAt ?? 'open',

@@ -29,6 +29,8 @@ const OFF_STUD = 1_000
 const STUB = 400
 const IN_SIGHT = 150
 const IN_LINE = 40
+/** For being off a stud's middle, at the most: whole bearing before the longest part, and after all else. */
+const OFF_MIDDLE = 10
 
 /** This near a stud's middle both ends have something behind them. */
 export const ON_STUD = inches(1 / 2)
@@ -42,9 +44,15 @@ export function jointFaults(at: number, { studs, seen, others }: Around) {
   }
 }
 
+/** How far a joint lies off the middle of the stud nearest to it; 0 where no stud is known. */
+export function offMiddleOf(at: number, { studs }: Around): number {
+  return studs.length === 0 ? 0 : Math.min(...studs.map((stud) => Math.abs(stud - at)))
+}
+
 function costOf(at: number, around: Around): number {
   const { offStud, inSight, inLine } = jointFaults(at, around)
-  return (offStud ? OFF_STUD : 0) + (inSight ? IN_SIGHT : 0) + (inLine ? IN_LINE : 0)
+  const offMiddle = offStud ? 0 : (OFF_MIDDLE * offMiddleOf(at, around)) / ON_STUD
+  return (offStud ? OFF_STUD : 0) + (inSight ? IN_SIGHT : 0) + (inLine ? IN_LINE : 0) + offMiddle
 }
 
 /** The least number of joints a run needs; Infinity where no number does. */
@@ -72,7 +80,7 @@ interface Way {
 
 /**
  * Where the joints of a run go: as few as the boards allow; each on a stud where one is in reach, no part a stub, not under a window, not
- * in one line with the joints of other runs; and else as far along as the board goes. Searched through: no other choice among the studs,
+ * in one line with the joints of other runs, on the stud's very middle; and else as far along as the board goes. Searched through: no other choice among the studs,
  * the whole boards, the even parts and the places beside what is avoided does better. Empty where the boards make no such run.
  */
 export function placeJoints(from: number, to: number, reach: Reach, around: Around): number[] {

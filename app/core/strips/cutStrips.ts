@@ -1,5 +1,5 @@
 import { nearestNanometer } from '~/length'
-import { liesApart, type Line, movedFrom, type Point, type Polygon, unitVector } from '../geometry'
+import { liesApart, type Line, movedFrom, type Point, type Polygon, TOUCHING, unitVector } from '../geometry'
 import type { Field } from '../layout/field'
 import {
   type EndsAt,
@@ -10,6 +10,7 @@ import {
   type PieceSpec,
   placePiece,
   FACE_ANGLE,
+  isSmall,
   ROLES,
   treatmentOf,
 } from '../pieces'
@@ -52,17 +53,24 @@ function clustered(ending: readonly Meeting[]): Meeting[][] {
   return clusters
 }
 
-/** Parts of a strip between the things and the strips that end it. */
-function partsOf(
+/** What a strip meets within its own length: what ends it, and what is cut out of its edges. */
+interface Met {
+  readonly ending: readonly Meeting[]
+  readonly notched: readonly Meeting[]
+  /** Where it begins along itself, from its center point. */
+  readonly start: number
+}
+
+/** What a strip meets; null where its own ends leave nothing of it. */
+function metBy(
   strip: Strip,
   obstacles: readonly Obstacle[],
-  { design, settings }: Field,
-): { parts: Part[]; notched: Meeting[] } {
-  const own: Part = { alsoStart: [], alsoEnd: [], startsAt: strip.start.against, endsAt: strip.end.against }
+  { design, settings }: Pick<Field, 'design' | 'settings'>,
+): Met | null {
   const inTheWay = meetings(strip, obstacles)
-  if (inTheWay.length === 0) return { parts: [own], notched: [] }
+  if (inTheWay.length === 0) return { ending: [], notched: [], start: 0 }
   const whole = wholePiece(strip, settings.fit)
-  if (!whole) return { parts: [], notched: [] }
+  if (!whole) return null
   const start = startAlong(whole, strip)
   const found = inTheWay.filter(({ from, to }) => to > start && from < start + whole.longLength)
   const wanted = found.map((meeting) => ({ meeting, treatment: treatmentOf(meeting, design.meets) }))
@@ -73,6 +81,29 @@ function partsOf(
   const ending = wanted
     .filter(({ meeting, treatment }) => treatment === 'end' || (treatment === 'notch' && !holds(meeting)))
     .map(({ meeting }) => meeting)
+  return { ending, notched: notched.filter(holds), start }
+}
+
+/** The things that end a strip short of its own ends, or part it: by their ids. */
+export function endedBy(
+  strip: Strip,
+  obstacles: readonly Obstacle[],
+  field: Pick<Field, 'design' | 'settings'>,
+): string[] {
+  return (metBy(strip, obstacles, field)?.ending ?? []).map(({ obstacle }) => obstacle.id)
+}
+
+/** Parts of a strip between the things and the strips that end it. */
+function partsOf(
+  strip: Strip,
+  obstacles: readonly Obstacle[],
+  field: Field,
+): { parts: Part[]; notched: readonly Meeting[] } {
+  const own: Part = { alsoStart: [], alsoEnd: [], startsAt: strip.start.against, endsAt: strip.end.against }
+  const met = metBy(strip, obstacles, field)
+  if (!met) return { parts: [], notched: [] }
+  const { ending, notched, start } = met
+  if (ending.length === 0) return { parts: [own], notched }
   const parts: Part[] = []
   let from: Pick<Part, 'alsoStart' | 'startsAt'> = own
   for (const several of clustered(ending)) {
@@ -82,7 +113,7 @@ function partsOf(
     from = { alsoStart: several.map(({ exit }) => exit), startsAt: at }
   }
   parts.push({ ...from, alsoEnd: [], endsAt: own.endsAt })
-  return { parts, notched: notched.filter(holds) }
+  return { parts, notched }
 }
 
 /** The faces of a strip that others land on: ended by what stands on the wall, whole where it is joined, before any notch. */
@@ -125,6 +156,7 @@ function cutStrip(
   const joints: Point[] = []
   const keep = (bare: Piece | null, ofSpec: PieceSpec) => {
     if (!bare || bare.longLength < SHORTEST) return
+    if (field.design.smallPieces === 'leaveOut' && isSmall(bare)) return
     const inside = notched.filter(({ from, to }) => overlapsAlong(bare, strip, from, to))
     const piece =
       inside.length === 0
@@ -218,9 +250,6 @@ function named(stripId: string, cut: readonly { part: string; pieces: readonly P
 function rank({ joins }: Strip): number {
   return joins ? 0 : 1
 }
-
-/** Overlaps thinner than this are where strips touch. */
-const TOUCHING = 100_000
 
 /**
  * Struck lines end where they hit: where two only touch nothing is left to cut. Of all others the center lines and widths tell, as

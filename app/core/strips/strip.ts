@@ -33,6 +33,8 @@ export interface Strip {
   readonly tier: number | null
   /** It ends at every other strip it meets, whichever way that lies. */
   readonly yields?: true
+  /** An edge it is ripped or scribed to, along an end of the wall. */
+  readonly taper?: NonNullable<PieceSpec['taper']>
   /** It may run to a point where a corner leaves less than its width. */
   readonly mayPoint?: true
   /** What it was made with, in one act; and what was said of its crossings with others, by their ids or that of their group. */
@@ -60,6 +62,13 @@ export function reachOf(strip: Lie & Pick<Strip, 'start' | 'end'>): { from: numb
     from: Math.min(at(start, -1) ?? -Infinity, at(start, 1) ?? -Infinity),
     to: Math.max(at(end, -1) ?? Infinity, at(end, 1) ?? Infinity),
   }
+}
+
+/** The edge of a strip on a side of its direction, directed so that what lies beyond it is to the left. */
+export function faceLine({ center, directionDeg, faceWidth }: Lie, side: 'left' | 'right'): Line {
+  const by = ((side === 'left' ? 1 : -1) * faceWidth) / 2
+  const turned = side === 'left' ? directionDeg : directionDeg + 180
+  return { through: movedFrom(center, directionDeg, 0, by), directionDeg: turned }
 }
 
 const whole = new WeakMap<Strip, { readonly within: number; readonly piece: Piece | null }>()
@@ -96,5 +105,6 @@ export function specOf(strip: Strip, squareWithin = 0): PieceSpec {
     endsAt: end.against,
     squareWithin,
     ...(strip.mayPoint ? { mayPoint: true } : {}),
+    ...(strip.taper ? { taper: strip.taper } : {}),
   }
 }

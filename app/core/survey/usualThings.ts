@@ -21,10 +21,14 @@ const USUAL: Readonly<Record<ThingKind, { width: number; height: number; casing:
     stove: { width: 24, height: 34, casing: 0, bottom: 0 },
     radiator: { width: 40, height: 24, casing: 0, bottom: 5 },
     heater: { width: 48, height: 8, casing: 0, bottom: 0 },
+    cabinet: { width: 36, height: 30, casing: 0, bottom: 54 },
+    panel: { width: 15, height: 30, casing: 0, bottom: 40 },
     bed: { width: 62, height: 44, casing: 0, bottom: 0 },
     sofa: { width: 84, height: 32, casing: 0, bottom: 0 },
     table: { width: 60, height: 30, casing: 0, bottom: 0 },
     cutOff: { width: 40, height: 40, casing: 0, bottom: 50 },
+    stair: { width: 90, height: 63, casing: 0, bottom: 0 },
+    landing: { width: 36, height: 63, casing: 0, bottom: 0 },
   }
 
 /** Plate sizes to choose from, width by height in inches: common practice, no source. */
@@ -58,7 +62,8 @@ export function usualThing(kind: ThingKind, survey: Survey, id: string): Thing {
     casing: inches(casing),
     fate: 'keep',
     clear: null,
-    slope: kind === 'cutOff' ? 'risesLeft' : null,
+    // a part that is missing is a square notch until a slope is said
+    slope: kind === 'stair' ? 'risesRight' : null,
     fromRight: null,
     fromTop: null,
   }

@@ -1,12 +1,15 @@
 import { type Length, nearestNanometer, subtractLengths, ZERO } from '~/length'
 import type { LevelRule, Survey, Thing } from '~/model'
 import { bendsWithin, type Profile, profileAt } from './profile'
+import { isMissing } from './obstacles'
 import { clearSpan, type WallShape } from './wallShape'
 
 /** A straight line across the wall: its height over the left corner's foot, and its rise per length. */
 export interface RuleLine {
   readonly at0: number
   readonly slope: number
+  /** How much higher what a layout stands on is here than elsewhere: a stair's skirt board over the baseboard. */
+  readonly lift?: number
 }
 
 /** The line's height at a distance from the left corner. */
@@ -85,15 +88,22 @@ export function spaceUnder(
 }
 
 /** What of a missing part's upper edge the floor is made of: its diagonal, or its top. */
-function topOf({ left, bottom, width, height, slope }: Thing): RuleLine {
+function topOf({ left, bottom, width, height, slope, skirt }: Thing, baseTop: number): RuleLine {
   const top = bottom + height
+  const lift = skirt ? { lift: skirt.height - baseTop } : {}
   if (slope === null) return { at0: top, slope: 0 }
   const rise = (slope === 'risesRight' ? height : -height) / width
-  return { at0: (slope === 'risesRight' ? bottom : top) - rise * left, slope: rise }
+  return { at0: (slope === 'risesRight' ? bottom : top) - rise * left, slope: rise, ...lift }
 }
 
 /** The base line along floor, stairs and landings, in straight courses from left to right. */
-function stairCourses(shape: WallShape, steps: readonly Thing[], left: number, right: number): Course[] {
+function stairCourses(
+  shape: WallShape,
+  steps: readonly Thing[],
+  left: number,
+  right: number,
+  baseTop: number,
+): Course[] {
   const bends = [left, right, ...steps.flatMap((step) => [step.left, step.left + step.width])]
     .filter((x) => x >= left && x <= right)
     .sort((a, b) => a - b)
@@ -102,7 +112,9 @@ function stairCourses(shape: WallShape, steps: readonly Thing[], left: number, r
     const to = bends[i + 1]
     if (to === undefined || to - from < 1) continue
     const middle = (from + to) / 2
-    const lines = steps.filter((step) => step.left <= from && step.left + step.width >= to).map(topOf)
+    const lines = steps
+      .filter((step) => step.left <= from && step.left + step.width >= to)
+      .map((step) => topOf(step, baseTop))
     const line = [baseLine(shape, 'floor', from, to), ...lines].reduce((best, each) =>
       onLine(each, middle) > onLine(best, middle) ? each : best,
     )
@@ -131,11 +143,11 @@ export function wallLines(survey: Survey, shape: WallShape, rule: LevelRule): Wa
   const widest = Math.max(span.left + 1, ...shape.right.points.map(({ value }) => value))
   const farLeft = Math.min(span.left, ...shape.left.points.map(({ value }) => value))
   const steps = survey.things.filter(
-    ({ kind, fate, bottom }) => kind === 'cutOff' && fate !== 'remove' && bottom <= 0,
+    ({ kind, fate, bottom }) => isMissing(kind) && fate !== 'remove' && (kind !== 'cutOff' || bottom <= 0),
   )
   const follows = rule === 'floor' && steps.some(({ slope }) => slope !== null)
   const present = follows
-    ? stairCourses(shape, steps, farLeft, widest)
+    ? stairCourses(shape, steps, farLeft, widest, footOf(survey))
     : [{ left: farLeft, right: widest, line: baseLine(shape, rule, farLeft, widest) }]
   // heights go by the floor that will be
   const courses = present.map((course) => ({

@@ -102,7 +102,7 @@ function Inside({ node, frame, palette }: { node: ThingNode; frame: Frame; palet
 
 /** Something that stands on the wall. */
 export function ThingView({ node, frame, palette }: { node: ThingNode; frame: Frame; palette: Palette }) {
-  const missing = node.thing === 'cutOff'
+  const missing = node.thing === 'cutOff' || node.thing === 'stair' || node.thing === 'landing'
   // what is kept clear of heat is drawn as a line about it
   const heat = isHeat(node.thing)
   return (

@@ -18,6 +18,7 @@ import {
   thingNames,
   USE_NAMES,
   type Wording,
+  wallSizeText,
 } from '~/messages'
 import { inForce, LIMITS, PAINT_USES, type Workpiece } from '~/model'
 import { Fractions } from '~/ui/Fractions'
@@ -243,7 +244,7 @@ export function ClientWall({ wall, view }: { readonly wall: ClientWallView; read
     <Part aria-label={wall.name}>
       <h2>{wall.name}</h2>
       <Quiet>
-        <Fractions text={`${say(wall.survey.width, w)} × ${sayWithUnit(wall.survey.height, w)}`} />
+        <Fractions text={wallSizeText(wall.survey, w)} />
       </Quiet>
       {wall.options.map((option) => (
         <Drawn key={option.id} wall={wall} option={option} view={view} />

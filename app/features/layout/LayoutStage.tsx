@@ -6,8 +6,7 @@ import { StripInHand } from '~/editor/StripInHand'
 import { useWallEditor } from '~/editor/WallEditor'
 import { WallStage } from '~/editor/WallStage'
 import { Drawn, Heading, Side, Split } from '~/editor/Workbench'
-import { formatLength } from '~/length'
-import { layoutTitle } from '~/messages'
+import { layoutTitle, wallSizeText } from '~/messages'
 import { Fractions } from '~/ui/Fractions'
 import { Row } from '~/ui/page'
 import { BackerFold } from './BackerFold'
@@ -41,9 +40,7 @@ export function LayoutStage() {
             <Fractions text={layoutTitle(plan, wording)} />
           </h1>
           <p>
-            <Fractions
-              text={`wall ${formatLength(survey.width, wording.format)} × ${formatLength(survey.height, wording.format)}`}
-            />
+            <Fractions text={`wall ${wallSizeText(survey, wording)}`} />
           </p>
         </Heading>
         {Drawing ? <Drawing /> : <WallStage handles />}

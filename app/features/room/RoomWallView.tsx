@@ -9,8 +9,7 @@ import { paintedPalette } from '~/drawing/view/painted'
 import { SCREEN } from '~/drawing/view/palette'
 import { colorsOf } from '~/core/agree/wallColors'
 import { GhostView, SceneView } from '~/drawing/view/SceneView'
-import { formatLength } from '~/length'
-import { layoutTitle, patternWords, say, type Wording } from '~/messages'
+import { layoutTitle, patternWords, say, type Wording, wallSizeText } from '~/messages'
 import { Button } from '~/ui/Button'
 import { Fractions } from '~/ui/Fractions'
 import { space, type } from '~/ui/theme'
@@ -87,7 +86,7 @@ export function RoomWallView({
         height={height}
         style={{ marginTop: highest === null ? 0 : (highest - survey.height) * scale }}
         role="img"
-        aria-label={`${name}, ${formatLength(survey.width, wording.format)} wide: ${layoutTitle(plan, wording)}`}
+        aria-label={`${name}, ${wallSizeText(survey, wording)}: ${layoutTitle(plan, wording)}`}
       >
         <SceneView scene={scene} frame={frame} palette={palette} selected={null} flagged={new Set()} />
         {ghost ? <GhostView scene={ghost} frame={frame} palette={SCREEN} /> : null}

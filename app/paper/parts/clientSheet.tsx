@@ -4,7 +4,7 @@ import { fitFrame } from '~/drawing/view/frame'
 import { PRINT } from '~/drawing/view/palette'
 import { paintedPalette } from '~/drawing/view/painted'
 import { SceneView } from '~/drawing/view/SceneView'
-import { agreeText, figureText, layoutTitle, paperText, sayWithUnit } from '~/messages'
+import { agreeText, figureText, layoutTitle, paperText, wallSizeText } from '~/messages'
 import { inForce } from '~/model'
 import type { Flow } from '../pdf/flow'
 import { drawPicture } from '../pdf/picture'
@@ -35,9 +35,7 @@ export function clientSheet(flow: Flow, walls: readonly PlannedWall[], job: Pape
       )
     })
     const { survey } = wall
-    flow.para(
-      `${layoutTitle(plan, wording)}. ${sayWithUnit(survey.width, wording)} × ${sayWithUnit(survey.height, wording)}.`,
-    )
+    flow.para(`${layoutTitle(plan, wording)}. ${wallSizeText(survey, wording)}.`)
     const figures = optionFigures({ ...workpiece, settings: { ...workpiece.settings, work } }, plan)
     flow.para(
       [

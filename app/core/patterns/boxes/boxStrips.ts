@@ -1,12 +1,12 @@
-import { materialIn } from '../../layout/field'
+import { type Field, materialIn } from '../../layout/field'
 import type { BoxFrame, LaidOut } from '../../layout/layout'
 import { miteredFrame } from '../../strips/miteredFrame'
 import type { Strip } from '../../strips/strip'
 import { levelStrips } from '../standingStrips'
 
 /** The four sides of a box (more where a slope cuts a corner off), mitred at half of each corner. */
-function frameStrips(layout: LaidOut, frame: BoxFrame): Strip[] {
-  const material = materialIn(layout, layout.design.boxes.moulding)
+export function frameStrips(field: Field, frame: BoxFrame): Strip[] {
+  const material = materialIn(field, field.design.boxes.moulding)
   return miteredFrame(frame.outline, {
     id: frame.id,
     name: frame.name,

@@ -14,17 +14,20 @@ import {
   type Band,
   bandEdge,
   type BoxFrame,
+  type BrokenBox,
   type Section,
   type SectionPlace,
   type Upright,
 } from '../../layout/layout'
 import { materialIn } from '../../layout/field'
-import { sectionsBeside } from '../../layout/sections'
+import { dividesBoxes, sectionsBeside } from '../../layout/sections'
 import { countChoices, type Placement, placeStrips } from '../../spacing'
-import type { Obstacle } from '../../survey/obstacles'
+import { isMissing, isSloped, type Obstacle } from '../../survey/obstacles'
 import { profileAt } from '../../survey/profile'
 import { courseAt, onLine, type RuleLine, type WallLines } from '../../survey/wallLines'
+import { endedBy } from '../../strips/cutStrips'
 import { named } from '../../strips/stripId'
+import { frameStrips } from './boxStrips'
 import type { Laid, LayInput } from '../patternRules'
 
 /** The wished box as the school that places margins as strips: boxes are then its gaps. */
@@ -71,7 +74,7 @@ function boundsAt(row: Row, { lines, shape, head }: LayInput, x: number): { low:
   const course = courseAt(lines, x)
   const low = row.below
     ? bandEdge(row.below, course, 'top')
-    : { at0: course.at0 + lines.baseTop, slope: course.slope }
+    : { at0: course.at0 + (course.lift ?? 0) + lines.baseTop, slope: course.slope }
   if (row.above) return { low, high: bandEdge(row.above, course, 'bottom') }
   // without a rail on it the layout's own height bounds the row that reaches it
   if ((row.below?.top ?? lines.baseTop) < head)
@@ -90,7 +93,7 @@ function slopesAt(
   right: number,
 ): { line: Line; over: boolean }[] {
   return obstacles
-    .filter(({ kind, outline }) => kind === 'cutOff' && outline.length === 3)
+    .filter(({ kind, outline }) => isMissing(kind) && isSloped(outline))
     .filter(({ outline }) => {
       const bounds = boundsOf(outline)
       return bounds.right > left && bounds.left < right
@@ -206,9 +209,8 @@ function placeRow(
   const moulding = materialIn(input, design.boxes.moulding)
   const sections: SectionPlace[] = []
   const outlines: PlacedBox[] = []
-  for (const section of sectionsBeside(left, right, range, obstacles).flatMap((s) =>
-    splitAtBends(s, input),
-  )) {
+  const sides = sectionsBeside(left, right, range, obstacles, dividesBoxes(design.meets))
+  for (const section of sides.flatMap((each) => splitAtBends(each, input))) {
     const id = index === 0 ? section.id : `row${index + 1}-${section.id}`
     const span = nearestNanometer(section.right - section.left)
     const own = design.sectionOwn[id]?.strips ?? (section.id === 'all' ? design.boxes.count : null)
@@ -295,10 +297,28 @@ function nothingFits(input: LayInput, rows: readonly Row[]): SectionPlace[] {
   return [{ id: 'all', from: { kind: 'wall' }, left, right, ...none }]
 }
 
-/** Frames row by row from the bottom, each from left to right; marked are the sides of every different box. */
+/** What would end a side of a box, though strips are cut round it: too deep for a notch, or over the molding's whole width. */
+function brokenBy(input: LayInput, placed: PlacedBox): string[] {
+  const frame = { ...named({ kind: 'box', number: 0 }), number: 0, row: 0, ...placed }
+  return [...new Set(frameStrips(input, frame).flatMap((side) => endedBy(side, input.obstacles, input)))]
+}
+
+/**
+ * Frames row by row from the bottom, each from left to right; marked are the sides of every different box. A box is whole or it is
+ * left out, and told as broken.
+ */
 export function layBoxes(input: LayInput): Laid {
   const inRows = rowsOf(input)
-  const rows = inRows.map((row, i) => placeRow(row, i, input))
+  const broken: BrokenBox[] = []
+  const rows = inRows.map((row, i) => {
+    const { sections, outlines } = placeRow(row, i, input)
+    const whole = outlines.filter((placed) => {
+      const thingIds = brokenBy(input, placed)
+      if (thingIds.length > 0) broken.push({ outline: placed.outline, thingIds })
+      return thingIds.length === 0
+    })
+    return { sections, outlines: whole }
+  })
   let number = 0
   const frames = rows.flatMap(({ outlines }, row) =>
     [...outlines]
@@ -317,9 +337,13 @@ export function layBoxes(input: LayInput): Laid {
     return [{ id, name, number: n, left: nearestNanometer(left), right: nearestNanometer(right) }]
   })
   return {
-    sections: frames.length === 0 ? nothingFits(input, inRows) : rows.flatMap(({ sections }) => sections),
+    sections:
+      frames.length === 0 && broken.length === 0
+        ? nothingFits(input, inRows)
+        : rows.flatMap(({ sections }) => sections),
     frames,
     uprights: uprights.sort((a, b) => a.left - b.left),
     bands: [],
+    broken,
   }
 }

@@ -4,7 +4,6 @@ import {
   crossing,
   type Line,
   lineFrom,
-  movedFrom,
   type Point,
   type Polygon,
   rectangle,
@@ -14,15 +13,8 @@ import { endLine } from '../../layout/bandStrips'
 import type { LaidOut } from '../../layout/layout'
 import type { LineField, Region, RegionEdge } from '../../layout/moves'
 import { reachesHead } from '../../layout/uprightStrip'
-import type { Strip } from '../../strips/strip'
+import { faceLine, type Strip } from '../../strips/strip'
 import { baseAt, onLine } from '../../survey/wallLines'
-
-/** The edge of a strip on a side of its direction, directed so that what lies beyond it is to the left. */
-export function faceLine({ center, directionDeg, faceWidth }: Strip, side: 'left' | 'right'): Line {
-  const by = ((side === 'left' ? 1 : -1) * faceWidth) / 2
-  const turned = side === 'left' ? directionDeg : directionDeg + 180
-  return { through: movedFrom(center, directionDeg, 0, by), directionDeg: turned }
-}
 
 /** The part of an outline that lies to the left of all edges. */
 function bounded(outline: Polygon, edges: readonly RegionEdge[]): Polygon {

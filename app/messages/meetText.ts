@@ -1,0 +1,108 @@
+import type { WallSays, WallWaySays } from '~/core/findings/wallSays'
+import { measuredSize } from '~/core/survey/measured'
+import type { SideWay, Survey } from '~/model'
+import { thingCalled, thingName } from './thingNames'
+import { count, say, sayWithUnit, stripName, type Wording } from './words'
+
+/** 139 1/4 × 97: a wall's width and height as measured, the same wherever they are shown. */
+export function wallSizeText(survey: Survey, w: Wording): string {
+  const { width, height } = measuredSize(survey)
+  return `${say(width, w)} × ${say(height, w)}`
+}
+
+/** What is done behind a stile at an end of the wall, as a choice. */
+export function sideWayName(way: SideWay): string {
+  return { caulk: 'caulk it', scribe: 'scribe the stile', rip: 'rip the stile' }[way]
+}
+
+function sideWayText({ way, gap, caulk }: Extract<WallSays, { code: 'sideGap' }>, w: Wording): string {
+  switch (way) {
+    case 'scribe':
+      return 'Hold the stile plumb, scribe it to the wall and cut to the line.'
+    case 'rip':
+      return 'Rip the stile to the taper on its card, then check it against the wall.'
+    case 'caulk':
+      return gap <= caulk
+        ? 'Caulk it.'
+        : `That is more than caulk fills (${say(caulk, w)}). Scribe the stile or rip it.`
+  }
+}
+
+const EDGES = { left: 'the left end', right: 'the right end', top: 'the ceiling', bottom: 'the floor' }
+
+/** What the wall as measured, and what is cut for it, have to say. */
+export function meetText(says: WallSays, w: Wording): string {
+  switch (says.code) {
+    case 'proudOfStrip':
+      return `Strips stand ${sayWithUnit(says.by, w)} proud of ${stripName(says.stripId, w).toLowerCase()} where they land on it.`
+    case 'boxBroken':
+      return `${says.boxes === 1 ? 'A box is' : `${says.boxes} boxes are`} left out: the ${thingCalled(w, says.thingId, says.kind)} would cut through ${says.boxes === 1 ? 'its' : 'their'} molding.`
+    case 'smallPieces': {
+      const more = says.pieceIds.length - 1
+      return `A piece of ${stripName(says.stripId, w).toLowerCase()} is only ${sayWithUnit(says.length, w)} long${more > 0 ? `, and ${count(more, 'more piece')} ${more === 1 ? 'is' : 'are'} as small` : ''}. Cut small pieces from a long strip, clamped, hands clear of the blade.`
+    }
+    case 'sideGap':
+      return `The wall leans away from the ${says.side} stile: ${sayWithUnit(says.gap, w)} open behind it at the ${says.at}. ${sideWayText(says, w)}`
+    case 'thingOffWall':
+      return `The ${thingCalled(w, says.thingId, says.kind)} reaches ${sayWithUnit(says.by, w)} past ${EDGES[says.side]} of the wall. Check its place and size.`
+    case 'typedAgainstRead': {
+      const read =
+        says.most - says.least < 1
+          ? sayWithUnit(says.least, w)
+          : `${say(says.least, w)} to ${sayWithUnit(says.most, w)}`
+      return `You typed a ${says.kind} of ${sayWithUnit(says.typed, w)}, but the readings say ${read}. Which is right? The readings count until you decide.`
+    }
+    case 'topsFollow':
+      return `The uprights end at the ceiling as measured, ${say(says.least, w)} to ${sayWithUnit(says.most, w)} up, each at its own length.`
+    case 'lineOpen':
+      return `${stripName(says.stripId, w)} leaves a gap of ${sayWithUnit(says.gap, w)} where it ends at a corner${says.places > 1 ? `, and ${count(says.places - 1, 'more end')} ${says.places === 2 ? 'does' : 'do'} too` : ''}. Fill it, or let the other strip land instead.`
+  }
+}
+
+/** What a fix does, as its button says it. */
+export function meetWayText(says: WallWaySays, w: Wording): string {
+  switch (says.code) {
+    case 'topsWay':
+      return says.tops === 'level' ? 'Level tops' : 'Up to the ceiling, each its own'
+    case 'splitAround':
+      return `Boxes beside the ${thingName(says.kind)}`
+    case 'leaveOutShort':
+      return says.pieces === 1 ? 'Leave it out' : `Leave out ${says.pieces} pieces`
+    case 'sideWay':
+      return { caulk: 'Caulk it', scribe: 'Scribe the stile', rip: 'Rip the stile' }[says.way]
+    case 'placeOnWall':
+      return `Move it ${say(says.by, w)} onto the wall`
+    case 'replaceReadings':
+      return `Use ${sayWithUnit(says.value, w)}, drop the readings`
+    case 'keepReadings':
+      return `Keep the readings, ${sayWithUnit(says.value, w)}`
+  }
+}
+
+const CODES: ReadonlySet<string> = new Set<WallSays['code']>([
+  'proudOfStrip',
+  'boxBroken',
+  'smallPieces',
+  'sideGap',
+  'thingOffWall',
+  'typedAgainstRead',
+  'topsFollow',
+  'lineOpen',
+])
+const WAY_CODES: ReadonlySet<string> = new Set<WallWaySays['code']>([
+  'topsWay',
+  'splitAround',
+  'leaveOutShort',
+  'sideWay',
+  'placeOnWall',
+  'replaceReadings',
+  'keepReadings',
+])
+
+export function isMeetSays(says: { readonly code: string }): says is WallSays {
+  return CODES.has(says.code)
+}
+
+export function isMeetWay(says: { readonly code: string }): says is WallWaySays {
+  return WAY_CODES.has(says.code)
+}
