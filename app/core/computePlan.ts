@@ -12,6 +12,7 @@ import type { Finding, Severity } from './findings/finding'
 import { heightFindings } from './findings/heightFindings'
 import { lineFindings } from './findings/lineFindings'
 import { meetingFindings } from './findings/meetingFindings'
+import { openLineFindings } from './findings/openLines'
 import { bandsOffWall, extentFindings, overlapFindings, vanishedFindings } from './findings/overlapFindings'
 import { onWallFindings } from './findings/onWallFindings'
 import { sawFindings } from './findings/sawFindings'
@@ -77,6 +78,7 @@ export function computePlan(workpiece: Workpiece): Plan {
     ...leanFindings(workpiece, layout),
     ...edgeFindings(workpiece, pieces),
     ...lineFindings(workpiece, layout, pieces),
+    ...openLineFindings(workpiece, layout, pieces),
     ...companionFindings(workpiece, layout, pieces),
     ...sawFindings(workpiece, layout, pieces),
     ...boardFindings(workpiece, layout, pieces),

@@ -1,8 +1,9 @@
 import { formatLengthWithUnit, type LengthFormat, type Result, type TapeReading, tickOf } from '~/length'
-import type { JobFile, Settings, WallDocument } from '~/model'
+import type { JobFile, Workpiece } from '~/model'
 import { computePlan } from './computePlan'
 import { saidOfJob } from './planSupplies'
 import { saidOfWall } from './planWall'
+import { asRooms } from './room/beside'
 import { said } from './saidLength'
 import {
   headLessFoot,
@@ -71,14 +72,10 @@ function saidBoards(result: Result<BoardPlan, BoardIssue>, format: LengthFormat)
   }
 }
 
-async function planWall(
-  wall: WallDocument,
-  settings: Settings,
-  solve: SolveInteger,
-  control: () => SearchControl,
-) {
+async function planWall(workpiece: Workpiece, solve: SolveInteger, control: () => SearchControl) {
+  const { settings } = workpiece
   const format: LengthFormat = { units: settings.units, tape: settings.tape }
-  const plan = computePlan({ wall, settings })
+  const plan = computePlan(workpiece)
   const { layout, closing } = plan
   const spacer = spacerBlock(layout, 'left', settings.tape)
   const atHead = runningMarks(layout, 'left', settings.tape, 'head')
@@ -116,7 +113,7 @@ async function planWall(
         ? { fromPresentFloor: said(reading.exact + layout.lines.build, format) }
         : {}),
     })),
-    ...saidOfWall({ wall, settings }, plan, format),
+    ...saidOfWall(workpiece, plan, format),
     spacer: spacer && {
       length: marked(spacer.length, format),
       checks: spacer.checks.map(({ stripId, near }) => ({ strip: stripId, ...marked(near, format) })),
@@ -166,8 +163,15 @@ export async function planJob(
   const rooms = []
   for (const room of file.rooms) {
     const walls = []
-    for (const { id, name, survey, design } of room.walls)
-      walls.push({ id, name, ...(await planWall({ survey, design }, file.settings, solve, control)) })
+    const met = asRooms(
+      room.walls.map(({ id, name, survey, design }) => ({
+        id,
+        name,
+        workpiece: { wall: { survey, design }, settings: file.settings },
+      })),
+    )
+    for (const { id, name, workpiece } of met)
+      walls.push({ id, name, ...(await planWall(workpiece, solve, control)) })
     rooms.push({ id: room.id, name: room.name, walls })
   }
   return {

@@ -1,4 +1,5 @@
 import type { JobFile } from '~/model'
+import { asRooms } from './room/beside'
 import { orderOfWork } from './sequence/orderOfWork'
 import { jobFacts } from './takeoff/jobFacts'
 import { PRODUCT_RULES } from './takeoff/products'
@@ -7,13 +8,15 @@ import { takeOff } from './takeoff/supplies'
 /** What a plan file says of a job besides its walls: what it takes besides boards, and the tasks in working order. */
 export function saidOfJob({ settings, rooms }: JobFile) {
   const facts = jobFacts(
-    rooms.flatMap(({ id: room, walls }) =>
-      walls.map(({ id, name, survey, design }) => ({
-        id,
-        name,
-        room,
-        workpiece: { wall: { survey, design }, settings },
-      })),
+    asRooms(
+      rooms.flatMap(({ id: room, walls }) =>
+        walls.map(({ id, name, survey, design }) => ({
+          id,
+          name,
+          room,
+          workpiece: { wall: { survey, design }, settings },
+        })),
+      ),
     ),
   )
   const { supplies, gaps } = takeOff(

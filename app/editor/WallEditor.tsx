@@ -234,7 +234,9 @@ export function WallEditorProvider({
 }: WallEditorProviderProps) {
   const [store] = useState(() => {
     const url = `${identity.wallPath}/document?option=${identity.option.id}`
-    return createWallStore(browserSaver(url, `wall/${identity.option.id}`, documents, history))
+    const { left, right } = identity.beside
+    const next = { left: left?.wall ?? null, right: right?.wall ?? null }
+    return createWallStore(browserSaver(url, `wall/${identity.option.id}`, documents, history), next)
   })
   const [outbox] = useState(() => browserOutbox(`${identity.wallPath}/acts`, identity.id, acts))
   useEffect(() => store.start(), [store])

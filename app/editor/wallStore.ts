@@ -1,5 +1,6 @@
 import { createStore, type StoreApi } from 'zustand/vanilla'
 import { applyEdits } from '~/core/edits/applyEdit'
+import { besideOf } from '~/core/room/beside'
 import { type Edit, mergeDocuments, sameValue, type Workpiece } from '~/model'
 import type { Held } from './saving/heldDocuments'
 import type { Saver } from './saving/saver'
@@ -53,10 +54,15 @@ export interface WallStore {
   readonly start: () => () => void
 }
 
-function heldWork(held: Held): Workpiece {
+function heldWork(held: Held, next: NextWalls): Workpiece {
   const of = (kind: Held[number]['kind']) => held.find((document) => document.kind === kind)?.body
-  return { wall: { survey: of('survey'), design: of('design') }, settings: of('settings') } as Workpiece
+  const own = { wall: { survey: of('survey'), design: of('design') }, settings: of('settings') } as Workpiece
+  return { ...own, beside: besideOf(own, next) }
 }
+
+/** The walls that stand beside a wall in its room, as they were when its page was opened. */
+export type NextWalls = Parameters<typeof besideOf>[1]
+const ALONE: NextWalls = { left: null, right: null }
 
 function sameWork(a: Workpiece, b: Workpiece): boolean {
   return a === b || sameValue(a, b)
@@ -66,8 +72,8 @@ function sameWork(a: Workpiece, b: Workpiece): boolean {
  * The wall in hand: edits are carried out on it as it is, those of a handle at most once a frame; an edit that changes
  * nothing is dropped; what only shows the wall follows when the hand rests; saving goes on behind.
  */
-export function createWallStore(saver: Saver): WallStore {
-  const first = heldWork(saver.store.getState().held)
+export function createWallStore(saver: Saver, nextWalls: NextWalls = ALONE): WallStore {
+  const first = heldWork(saver.store.getState().held, nextWalls)
   const store = createStore<WallState>(() => ({
     now: first,
     shown: first,
@@ -159,7 +165,7 @@ export function createWallStore(saver: Saver): WallStore {
       // what undo, redo or another window brings is shown at once
       const stop = saver.store.subscribe(({ held, turns }, before) => {
         if (putting || held === before.held) return
-        const next = heldWork(held)
+        const next = heldWork(held, nextWalls)
         if (sameWork(next, getState().now)) return
         // a step puts aside what could not be read; what another window saved leaves it in its field
         const unread = turns === before.turns ? getState().unread : {}

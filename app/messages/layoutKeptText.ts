@@ -1,5 +1,5 @@
 import type { Dropped } from '~/core/edits/changeSchool'
-import { type Design, type LevelRule, type Pattern, type School } from '~/model'
+import type { Design, LevelRule, Pattern, School, SideWay } from '~/model'
 import { patternWords } from './patternWords'
 import { count, say, sayWithUnit, type Wording } from './words'
 
@@ -37,6 +37,13 @@ export const keptText = {
   levelOff: 'Dead level',
   unflat: (way: string) => `Over hollows and bellies, all strips alike: ${way}.`,
   unflatOff: 'As proposed for each',
+  levelTops: 'Their tops are level, under the lowest of the ceiling.',
+  levelTopsOff: 'Up to the ceiling',
+  smallOut: 'Pieces under an inch, or shorter than they are wide, are left out.',
+  smallOutOff: 'Cut them',
+  side: (side: 'left' | 'right', way: SideWay) =>
+    `The ${side} stile is ${way === 'rip' ? 'ripped' : 'scribed'} to the wall.`,
+  sideOff: 'Caulk it instead',
   locked: 'Its counts are locked: no match of the room changes them.',
   lockedOff: 'Unlock',
   apart: 'It is left out of the room’s matches and its order of fitting.',

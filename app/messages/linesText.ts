@@ -113,7 +113,7 @@ export function lineFindingText(says: Extract<FindingSays, { code: LineCode }>, 
         strips:
           'The arch crosses strips: it is drawn on the wall between them, and cut round them or they round it.',
         thing: 'The arch crosses something that stands on the wall.',
-        tooHigh: `A three-centered arch can’t rise ${sayWithUnit(says.by, w)} at that width: it rises less than half its width.`,
+        tooHigh: `That arch can’t rise ${sayWithUnit(says.by, w)} at its width: a segment rises at most half its width, a three-centered arch less.`,
       }[says.what]
     }
     case 'rowOver': {
@@ -218,6 +218,7 @@ export function markedOnText(on: MarkedOn, w: Wording): string {
       bottom: 'Foot, from its left end',
       top: 'Head, from its left end',
     }[on.side]
+  if (on.kind === 'middle') return 'Center line, up from its foot'
   return `${stripName(on.stripId, w)}, ${on.face} face, from its foot or left end`
 }
 

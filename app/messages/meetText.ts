@@ -1,3 +1,4 @@
+import type { Taper } from '~/core/pieces'
 import type { WallSays, WallWaySays } from '~/core/findings/wallSays'
 import { measuredSize } from '~/core/survey/measured'
 import type { SideWay, Survey } from '~/model'
@@ -9,6 +10,15 @@ export function wallSizeText(survey: Survey, w: Wording): string {
   const { width, height } = measuredSize(survey)
   return `${say(width, w)} × ${say(height, w)}`
 }
+
+/** What a tapered edge takes, with where it is measured from. */
+export function taperText({ edge, atStart, atEnd, by }: Taper, w: Wording): string {
+  const how = by === 'rip' ? 'Rip' : 'Scribe'
+  return `${how} the ${edge} edge to the wall: ${say(atStart, w)} off at the bottom, ${sayWithUnit(atEnd, w)} off at the top, straight between.`
+}
+
+/** Said of pieces that are hard to hold. */
+export const SMALL_PIECE_CAUTION = 'Small piece: cut it from a long strip, clamped, hands clear of the blade.'
 
 /** What is done behind a stile at an end of the wall, as a choice. */
 export function sideWayName(way: SideWay): string {
@@ -52,16 +62,20 @@ export function meetText(says: WallSays, w: Wording): string {
           : `${say(says.least, w)} to ${sayWithUnit(says.most, w)}`
       return `You typed a ${says.kind} of ${sayWithUnit(says.typed, w)}, but the readings say ${read}. Which is right? The readings count until you decide.`
     }
+    case 'holeShows':
+      return `The hole for the box of the ${thingCalled(w, says.thingId, says.kind)} is ${sayWithUnit(says.by, w)} too large on a side: its cover plate would not hide the edge.`
     case 'topsFollow':
       return `The uprights end at the ceiling as measured, ${say(says.least, w)} to ${sayWithUnit(says.most, w)} up, each at its own length.`
     case 'lineOpen':
-      return `${stripName(says.stripId, w)} leaves a gap of ${sayWithUnit(says.gap, w)} where it ends at a corner${says.places > 1 ? `, and ${count(says.places - 1, 'more end')} ${says.places === 2 ? 'does' : 'do'} too` : ''}. Fill it, or let the other strip land instead.`
+      return `${stripName(says.stripId, w)} leaves a gap of about ${sayWithUnit(says.gap, w)} that no single cut closes${says.places > 1 ? `, and so ${says.places === 2 ? 'does' : 'do'} ${count(says.places - 1, 'more place')}` : ''}. Cut a filler, or let the other strip land instead.`
   }
 }
 
 /** What a fix does, as its button says it. */
 export function meetWayText(says: WallWaySays, w: Wording): string {
   switch (says.code) {
+    case 'usualHole':
+      return `Cut it ${say(says.width, w)} × ${sayWithUnit(says.height, w)}`
     case 'topsWay':
       return says.tops === 'level' ? 'Level tops' : 'Up to the ceiling, each its own'
     case 'splitAround':
@@ -87,10 +101,12 @@ const CODES: ReadonlySet<string> = new Set<WallSays['code']>([
   'thingOffWall',
   'typedAgainstRead',
   'topsFollow',
+  'holeShows',
   'lineOpen',
 ])
 const WAY_CODES: ReadonlySet<string> = new Set<WallWaySays['code']>([
   'topsWay',
+  'usualHole',
   'splitAround',
   'leaveOutShort',
   'sideWay',

@@ -43,7 +43,7 @@ export function sawFindingText(says: SawSays, w: Wording): string {
         says.boxes === 1
           ? `the box of the ${thingCalled(w, says.thingId, 'outlet')}`
           : count(says.boxes, 'box', 'boxes')
-      }: each must come flush with it by a box extender (NFPA 70, 314.20: flush where the surface burns, set back 1/4 in at most where it does not). Power off; local code, and a licensed electrician.`
+      }: each must come flush with it by a box extender${says.wide > 0 ? `, ${count(says.wide, 'of them', 'of them')} two-gang or wider` : ''} (NFPA 70, 314.20: flush where the surface burns, set back 1/4 in at most where it does not). Power off; local code, and a licensed electrician.`
     case 'seamShows':
       return `${capital(count(says.seams, 'seam'))} of the backer ${says.seams === 1 ? 'is' : 'are'} not covered by a strip${says.offStud ? ' or has no stud behind it' : ''}, the first at ${sayWithUnit(says.at, w)}: tape and fill it, or let a strip come over it.`
   }

@@ -146,7 +146,7 @@ describe('the saw’s words', () => {
 
   test('what the saw has to say, and its ways out', () => {
     expect(
-      findingText({ code: 'boxBehindPanel', thickness: inches(0.25), boxes: 2, thingId: 'x' }, w),
+      findingText({ code: 'boxBehindPanel', thickness: inches(0.25), boxes: 2, wide: 0, thingId: 'x' }, w),
     ).toMatch(/2 boxes: .*NFPA 70, 314\.20.*Power off; local code, and a licensed electrician/)
     expect(findingText({ code: 'noTool', stripId: 'box-1', work: 'notch', pieces: 3 }, w)).toContain(
       'has a notch, as have 2 more pieces',

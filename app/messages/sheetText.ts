@@ -1,3 +1,4 @@
+import { isPlate } from '~/core/survey/obstacles'
 import type { PanelCut, Panels, Panel } from '~/core/panels/panels'
 import type { BoughtReady } from '~/core/sheets/ripped'
 import type { CutSheet, SheetIssue, SheetPlan } from '~/core/sheets/stripSheets'
@@ -122,10 +123,13 @@ export function panelText(
   ].join(' ')
 }
 
-/** Hole for the outlet: 11 3/8 from the left, 3 3/4 wide, 31 1/8 from the right; ... */
+/** Cutout for the box of the left outlet: 11 3/8 from the left, 2 1/8 wide, 31 1/8 from the right; ... */
 export function panelCutText(cut: PanelCut, w: Wording): string {
   const name = thingCalled(w, cut.thingId, cut.thing)
-  return `${cut.kind === 'hole' ? 'Hole' : 'Notch'} for the ${name}: across ${say(cut.left, w)} + ${say(cut.width, w)} + ${say(cut.right, w)}, up ${say(cut.bottom, w)} + ${say(cut.height, w)} + ${say(cut.top, w)}`
+  const what = isPlate(cut.thing)
+    ? `Cutout for the box of the ${name}`
+    : `${cut.kind === 'hole' ? 'Hole' : 'Notch'} for the ${name}`
+  return `${what}: across ${say(cut.left, w)} + ${say(cut.width, w)} + ${say(cut.right, w)}, up ${say(cut.bottom, w)} + ${say(cut.height, w)} + ${say(cut.top, w)}`
 }
 
 /** Seams: where, on what, under what. */

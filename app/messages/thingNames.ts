@@ -8,6 +8,7 @@ export function thingName(kind: ThingKind): string {
       chairRail: 'chair rail',
       cutOff: 'missing part of the wall',
       chimneyBreast: 'chimney breast',
+      panel: 'electrical panel',
     }[kind as string] ?? kind
   )
 }

@@ -1,3 +1,4 @@
+import type { BesideWall } from './beside'
 import type { Length } from '~/length'
 import type { Design } from './design'
 import type { WallDocument } from './job'
@@ -10,6 +11,8 @@ import type { Survey } from './survey'
 export interface Workpiece {
   readonly wall: WallDocument
   readonly settings: Settings
+  /** The next walls of the room, which its rails meet in the corners; left out for a wall by itself. */
+  readonly beside?: BesideWall
 }
 
 /** A change a person, a handle on the drawing or a way out makes. Pure data; `applyEdit` carries it out. */

@@ -1,5 +1,6 @@
 import { listAtSaw } from '~/core/asbuilt/listAtSaw'
 import type { Release } from '~/core/asbuilt/release'
+import { asRooms } from '~/core/room/beside'
 import { computePlan, type Plan } from '~/core/computePlan'
 import type { CutCard } from '~/core/cutting/cutCards'
 import { toRelease } from '~/core/cutting/toRelease'
@@ -69,12 +70,19 @@ export interface PlannedWall {
 /** Plans a wall of a job, its marks running from one end. Throws where it can't be planned at all. */
 export function plannedWall(
   wall: PaperWall,
-  job: Pick<PaperJob, 'settings' | 'rooms'>,
+  job: Pick<PaperJob, 'settings' | 'rooms'> & Partial<Pick<PaperJob, 'walls'>>,
   datum: Datum = 'left',
 ): PlannedWall {
   const { settings } = job
   const { units, tape, materials, currency } = settings
-  const workpiece: Workpiece = { wall: { survey: wall.survey, design: wall.design }, settings }
+  const documents = ({ id, room, survey, design }: PaperWall) => ({
+    id,
+    room,
+    workpiece: { wall: { survey, design }, settings } as Workpiece,
+  })
+  // the walls beside it say what its rails meet in the corners
+  const met = asRooms((job.walls ?? []).filter(({ room }) => room === wall.room).map(documents))
+  const { workpiece } = met.find(({ id }) => id === wall.id) ?? documents(wall)
   const plan = computePlan(workpiece)
   const marking: Marking = {
     datum,

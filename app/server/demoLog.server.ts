@@ -1,3 +1,4 @@
+import { workpieceInRoom } from './rooms.server'
 import { builtWall } from '~/core/asbuilt/built'
 import { readableBands } from '~/core/asbuilt/builtUp'
 import { freezeList } from '~/core/asbuilt/freeze'
@@ -8,7 +9,7 @@ import { fitOrder } from '~/core/fit/fitWalk'
 import { taskId } from '~/core/sequence/roomMaker'
 import { boundsOf } from '~/core/geometry'
 import { inches } from '~/length'
-import { type JobFile, type LearnedKey, workpieceOf } from '~/model'
+import { type JobFile, type LearnedKey } from '~/model'
 import { actsOf, recordActs } from './acts.server'
 import type { Database } from './db/database.server'
 import { archiveJob, importJob, jobDetail } from './jobs.server'
@@ -94,7 +95,7 @@ function goUp(db: Database, jobId: string, wallName: string, start: number): voi
   const wallId = walls.find(({ name }) => name === wallName)?.id
   const page = wallId ? wallPage(db, { jobId, wallId }) : null
   if (!page) return
-  const workpiece = workpieceOf(page.documents)
+  const workpiece = workpieceInRoom(db, page.documents, page.room.id, page.id)
   const plan = computePlan(workpiece)
   const pieces = freezeList(toRelease(plan, workpiece), [])
   const release = 'demo-list-up'

@@ -1,6 +1,6 @@
+import { workpieceInRoom } from './rooms.server'
 import { piecesOfWall } from '~/core/yard/jobRequests'
 import { inches, type Length } from '~/length'
-import { workpieceOf } from '~/model'
 import type { Database } from './db/database.server'
 import { jobDetail } from './jobs.server'
 import { STAND_IN } from './suppliers.server'
@@ -22,7 +22,7 @@ export function addDemoYard(db: Database, jobId: string, cutWall: string): void 
   const wallId = walls.find(({ name }) => name === cutWall)?.id
   const page = wallId ? wallPage(db, { jobId, wallId }) : null
   if (!wallId || !page) return
-  const workpiece = workpieceOf(page.documents)
+  const workpiece = workpieceInRoom(db, page.documents, page.room.id, page.id)
   const { offers } = workpiece.settings.shop
   addSupplier(db, { name: 'Gull Lane Lumber', address: null }, 'gull-lane')
   addSupplier(db, { name: 'Stand-in Lumber', address: STAND_IN }, STAND_IN)

@@ -1,3 +1,4 @@
+import { workpieceInRoom } from './rooms.server'
 import { readFileSync } from 'node:fs'
 import { readJobFile } from '~/core/files/readJobFile'
 import { freezeList } from '~/core/asbuilt/freeze'
@@ -70,7 +71,7 @@ function beginCutting(db: Database): void {
   const wallId = walls.find(({ name }) => name === AT_SAW_IN_DEMO)?.id
   const page = wallId ? wallPage(db, { jobId: DEMO_JOB_ID, wallId }) : null
   if (!page) return
-  const workpiece = workpieceOf(page.documents)
+  const workpiece = workpieceInRoom(db, page.documents, page.room.id, page.id)
   const pieces = freezeList(toRelease(computePlan(workpiece), workpiece), [])
   const [first, second, third] = pieces
   if (!first || !second || !third) return

@@ -1,5 +1,12 @@
 import { and, eq } from 'drizzle-orm'
-import type { PageHistory, StoredDocument, WallDocument } from '~/model'
+import { besideOf } from '~/core/room/beside'
+import {
+  type PageHistory,
+  type StoredDocument,
+  type WallDocument,
+  workpieceOf,
+  type Workpiece,
+} from '~/model'
 import type { Database } from './db/database.server'
 import { jobs, rooms } from './db/schema.server'
 import { historyOf } from './history.server'
@@ -44,6 +51,18 @@ export function roomPage(db: Database, ids: RoomIds): RoomPage | null {
     documents: storedDocuments(db, page),
     history: historyOf(db, page),
   }
+}
+
+/** What is planned of a wall: its documents, and what its rails meet in the corners of the room. */
+export function workpieceInRoom(
+  db: Database,
+  documents: readonly StoredDocument[],
+  roomId: string,
+  wallId: string,
+): Workpiece {
+  const own = workpieceOf(documents)
+  const { left, right } = wallsBeside(db, roomId, wallId)
+  return { ...own, beside: besideOf(own, { left: left?.wall ?? null, right: right?.wall ?? null }) }
 }
 
 /** The walls beside a wall round the room; the only other wall is on both sides. */

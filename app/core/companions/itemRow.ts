@@ -1,6 +1,6 @@
 import { nearestNanometer, type Length } from '~/length'
 import type { ItemRow } from '~/model'
-import { boundsOf, type Polygon, rectangle, sharedArea, signedArea, TOUCHING } from '../geometry'
+import { boundsOf, outsideOf, type Polygon, rectangle, sharedArea, signedArea, TOUCHING } from '../geometry'
 import type { Layout } from '../layout/layout'
 import type { Piece } from '../pieces'
 import { baseAt } from '../survey/wallLines'
@@ -70,7 +70,8 @@ export function spreadItems(
 /** How an item lies on what is behind it, by how much of its back is borne: none, all, or a part. */
 function liesOn(outline: Polygon, behind: readonly Polygon[]): PlacedItem['lies'] {
   const area = Math.abs(signedArea(outline))
-  const borne = sharedArea(outline, behind)
+  const bare = outsideOf(outline, behind).reduce((sum, part) => sum + Math.abs(signedArea(part)), 0)
+  const borne = area - bare
   const { left, right, bottom, top } = boundsOf(outline)
   // a strip of the item as thin as paint along its longest side
   const least = Math.max(right - left, top - bottom) * TOUCHING
@@ -95,7 +96,7 @@ export function placeRow(
     const left = start + (lefts[i] ?? 0)
     return rectangle(left, line, left + width, line + row.height)
   })
-  const faces = flat.map(({ polygon }) => polygon)
+  const faces = flat.map(({ face }) => face)
   const items = row.items.map(({ name, width }, i): PlacedItem => ({
     name,
     left: start + (lefts[i] ?? 0),
@@ -103,7 +104,7 @@ export function placeRow(
     lies: liesOn(outlines[i] ?? [], faces),
   }))
   const bridging = outlines.filter((_, i) => items[i]?.lies === 'bridges')
-  const behind = flat.filter(({ polygon }) => bridging.some((outline) => sharedArea(outline, [polygon]) > 0))
+  const behind = flat.filter(({ polygon }) => bridging.some((outline) => sharedArea(outline, polygon) > 0))
   const ends = items.map(({ left, width }) => left + width)
   return {
     row,

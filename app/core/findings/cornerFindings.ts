@@ -19,7 +19,7 @@ export function cornerFindings({ wall }: Workpiece, layout: Layout, pieces: read
     const atEnd = horizontals.filter(
       ({ startsAt, endsAt }) => (side === 'left' ? startsAt : endsAt) === 'wall',
     )
-    const corner = cornerOf(survey, side)
+    const corner = cornerOf(survey, side, layout.beside?.[side])
     if ((end !== 'miter' && end !== 'cope') || atEnd.length === 0) continue
     if (corner.measured || corner.turn === 'none') continue
     findings.push({

@@ -13,7 +13,7 @@ import { anyOldWall, runs } from '../../../tests/anyWall'
 import { keptBase, thing, wallOf } from '../../../tests/namedWalls'
 import { computePlan, type Plan } from '../computePlan'
 import { applyEdits } from '../edits/applyEdit'
-import { distanceBetween, rectangle } from '../geometry'
+import { distanceBetween, rectangle, TOUCHING } from '../geometry'
 import { bracketsOf } from '../layout/brackets'
 import { heightMarks } from '../marks/runningMarks'
 import { boardRequests } from '../stock'
@@ -119,7 +119,8 @@ describe('heat on a wall', () => {
           const { left, bottom, width, height, id } = each
           const itself = rectangle(left, bottom, left + width, bottom + height)
           const least = Math.min(...pieces.map(({ polygon }) => distanceBetween(polygon, itself)))
-          if (least >= clearOf(each) - 2_000) continue
+          // strips are placed to the thickness of paint
+          if (least >= clearOf(each) - TOUCHING) continue
           if (!findings.some(({ says }) => says.code === 'nearHeat' && says.thingId === id))
             throw new Error(`${least / 25.4e6} from ${id}`)
         }

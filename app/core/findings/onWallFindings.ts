@@ -1,6 +1,7 @@
 import { type Length, nearestNanometer } from '~/length'
-import type { Survey, Thing, Workpiece } from '~/model'
+import { inForce, type Survey, type Thing, type Workpiece } from '~/model'
 import type { Layout } from '../layout/layout'
+import { showsBy, usualHole } from '../panels/boxHole'
 import { bendsWithin, type Profile, profileAt } from '../survey/profile'
 import { isMissing } from '../survey/obstacles'
 import { measuredSize, typedAgainst } from '../survey/measured'
@@ -121,7 +122,27 @@ function typedFindings({ wall }: Workpiece): Finding[] {
   })
 }
 
+/** Holes behind sheets that their plates do not hide. */
+function holeFindings({ wall }: Workpiece): Finding[] {
+  const { survey, design } = wall
+  if (!inForce(design).backer) return []
+  return survey.things.flatMap((thing): Finding[] => {
+    const by = thing.hole ? showsBy(thing) : 0
+    if (thing.fate === 'remove' || by <= 0) return []
+    const usual = usualHole(thing)
+    return [
+      {
+        stage: 'measure',
+        severity: 'watch',
+        says: { code: 'holeShows', thingId: thing.id, kind: thing.kind, by: nearestNanometer(by) },
+        stripIds: [],
+        waysOut: [{ says: { code: 'usualHole', ...usual }, edits: placed(survey, thing, { hole: null }) }],
+      },
+    ]
+  })
+}
+
 /** What was measured that can't be so: things off the wall, round figures against readings. */
 export function onWallFindings(workpiece: Workpiece, layout: Layout): Finding[] {
-  return [...typedFindings(workpiece), ...offWall(workpiece, layout)]
+  return [...typedFindings(workpiece), ...offWall(workpiece, layout), ...holeFindings(workpiece)]
 }

@@ -26,7 +26,7 @@ function overlappingStrips(pieces: readonly Piece[]): (readonly [string, string]
       if (piece.laps.some((lap) => lap.with === other.piece.stripId)) continue
       // strips that meet on a cut: most that come so far, and told apart at a glance
       if (liesApart(piece.face, other.piece.face, ON_A_CUT)) continue
-      if (sharedArea(piece.polygon, [other.piece.polygon]) < SHARED_AREA) continue
+      if (sharedArea(piece.polygon, other.piece.polygon) < SHARED_AREA) continue
       const pair = [piece.stripId, other.piece.stripId].sort() as [string, string]
       pairs.set(pair.join(' '), pair)
     }

@@ -225,6 +225,7 @@ function backerFindings(workpiece: Workpiece, layout: Layout): Finding[] {
               code: 'boxBehindPanel' as const,
               thickness: sheet.thickness,
               boxes: plates.length,
+              wide: plates.filter(({ gangs }) => gangs > 1).length,
               thingId: box.thingId,
             },
             stripIds: [],

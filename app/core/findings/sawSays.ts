@@ -38,6 +38,8 @@ export type SawSays =
       readonly code: 'boxBehindPanel'
       readonly thickness: Length
       readonly boxes: number
+      /** How many of them hold more than one device: their extenders are as wide. */
+      readonly wide: number
       readonly thingId: string
     }
   | { readonly code: 'seamShows'; readonly at: Length; readonly seams: number; readonly offStud: boolean }

@@ -44,6 +44,8 @@ export type WallSays =
       readonly least: Length
       readonly most: Length
     }
+  /** A hole in the backer that its cover plate does not hide. */
+  | { readonly code: 'holeShows'; readonly thingId: string; readonly kind: ThingKind; readonly by: Length }
   /** Full-height uprights that each end at the ceiling: the lowest and the highest of them, above the base line. */
   | { readonly code: 'topsFollow'; readonly least: Length; readonly most: Length }
   /** Ends of struck lines that leave more open than fitting takes up; the worst named. */
@@ -55,6 +57,7 @@ export type WallSays =
     }
 
 export type WallWaySays =
+  | { readonly code: 'usualHole'; readonly width: Length; readonly height: Length }
   | { readonly code: 'topsWay'; readonly tops: 'ceiling' | 'level' }
   | { readonly code: 'splitAround'; readonly kind: ThingKind }
   | { readonly code: 'leaveOutShort'; readonly pieces: number }

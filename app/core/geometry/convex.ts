@@ -84,6 +84,21 @@ export function liesApart(a: Polygon, b: Polygon, by: number): boolean {
   return beyondASide(a, b, by) || beyondASide(b, a, by)
 }
 
+/** The least width of a convex outline: between the two parallel lines nearest to each other that hold it. */
+export function leastWidth(outline: Polygon): number {
+  return Math.min(
+    ...outline.flatMap((from, i) => {
+      const to = outline[(i + 1) % outline.length] ?? from
+      const [dx, dy] = [to.x - from.x, to.y - from.y]
+      const length = Math.hypot(dx, dy)
+      if (length === 0) return []
+      return [
+        Math.max(...outline.map(({ x, y }) => Math.abs(dx * (y - from.y) - dy * (x - from.x)) / length)),
+      ]
+    }),
+  )
+}
+
 /** The distance of a point from a stretch between two others. */
 export function fromStretch({ x, y }: Point, a: Point, b: Point): number {
   const [dx, dy] = [b.x - a.x, b.y - a.y]

@@ -1,5 +1,6 @@
 import polygonClipping from 'polygon-clipping'
-import { type Polygon, roundPoint, signedArea } from './point'
+import { clipConvex, lineFrom } from './halfPlane'
+import { type Line, type Polygon, signedArea } from './point'
 
 type Ring = [number, number][]
 
@@ -7,30 +8,33 @@ function ringOf(polygon: Polygon): Ring {
   return polygon.map(({ x, y }) => [x, y])
 }
 
-function areaOf(ring: readonly (readonly [number, number])[]): number {
-  return Math.abs(signedArea(ring.slice(0, -1).map(([x, y]) => ({ x, y }))))
-}
-
-/** Square nanometers of a result of the clipping library: each outer ring less its holes. */
-function totalOf(polygons: readonly (readonly Ring[])[]): number {
-  return polygons.reduce(
-    (sum, rings) => sum + rings.reduce((part, ring, i) => part + (i === 0 ? 1 : -1) * areaOf(ring), 0),
-    0,
-  )
-}
-
-/** The area that an outline shares with all of some others together, each place counted once. Square nanometers; outlines of any shape. */
-export function sharedArea(outline: Polygon, others: readonly Polygon[]): number {
-  const [first, ...more] = others.map((other) => [ringOf(other)])
-  if (!first) return 0
-  const all = more.length === 0 ? [first] : polygonClipping.union(first, ...more)
-  return totalOf(polygonClipping.intersection([ringOf(outline)], all))
-}
-
-/** The parts of an outline that none of some others covers, holes left out of account. Corners are rounded once; outlines of any shape. */
-export function uncoveredParts(outline: Polygon, others: readonly Polygon[]): Polygon[] {
-  if (others.length === 0) return [outline]
+/** The area two outlines of any shape share, in square nanometers. */
+export function sharedArea(a: Polygon, b: Polygon): number {
   return polygonClipping
-    .difference([ringOf(outline)], ...others.map((other) => [ringOf(other)]))
-    .map(([outer = []]) => outer.slice(0, -1).map(([x, y]) => roundPoint({ x, y })))
+    .intersection([ringOf(a)], [ringOf(b)])
+    .flat()
+    .reduce((sum, ring) => sum + Math.abs(signedArea(ring.slice(0, -1).map(([x, y]) => ({ x, y })))), 0)
+}
+
+const turned = (line: Line): Line => ({ ...line, directionDeg: line.directionDeg + 180 })
+
+/** The parts of a convex outline that none of some other convex ones covers, each part convex. Counter-clockwise; corners are rounded. */
+export function outsideOf(outline: Polygon, others: readonly Polygon[]): Polygon[] {
+  return others.reduce<Polygon[]>(
+    (parts, other) =>
+      parts.flatMap((part) => {
+        const outside: Polygon[] = []
+        let inside = part
+        other.forEach((from, i) => {
+          const to = other[(i + 1) % other.length]
+          if (!to || inside.length < 3) return
+          const line = lineFrom(from, to)
+          const beyond = clipConvex(inside, turned(line))
+          if (beyond.length > 2) outside.push(beyond)
+          inside = clipConvex(inside, line)
+        })
+        return outside
+      }),
+    [outline],
+  )
 }

@@ -3,7 +3,7 @@ import { crossing, type Line, lineFrom, movedFrom } from '../geometry'
 import type { End, Strip } from '../strips/strip'
 import { profileAt } from '../survey/profile'
 import { onLine, type RuleLine } from '../survey/wallLines'
-import { cornerCut, cornerOf } from './corners'
+import { cornerCut, cornerOf, mateOf } from './corners'
 import { isLeaning, leaningLine } from './lean'
 import { type Band, bandEdge, type LaidOut } from './layout'
 
@@ -45,10 +45,15 @@ export function endLine(
 }
 
 /** Does a horizontal reach a corner of the room, and how is it cut there. */
-function cornerEnd(layout: LaidOut, side: 'left' | 'right', line: Line, thickness: number): End {
+function cornerEnd(layout: LaidOut, side: 'left' | 'right', line: Line, band: Band): End {
   const reaches = side === 'left' ? layout.left <= layout.lines.left : layout.right >= layout.lines.right
   const corner = reaches
-    ? cornerCut(layout.design.corners[side], cornerOf(layout.survey, side), thickness)
+    ? cornerCut(
+        layout.design.corners[side],
+        cornerOf(layout.survey, side, layout.beside?.[side]),
+        band.standsOut,
+        mateOf(band, layout.beside?.[side]),
+      )
     : null
   const by = (side === 'left' ? 1 : -1) * (corner?.short ?? 0)
   const moved = by === 0 ? line : { ...line, through: { ...line.through, x: line.through.x + by } }
@@ -95,7 +100,7 @@ export function bandStrips(layout: LaidOut, band: Band, tier: Strip['tier']): St
       const outer = lines.courses[side === 'left' ? 0 : lines.courses.length - 1]
       // a course that ends within the wall has no corner of the room
       return outer && Math.abs(angleOf(outer.line.slope) - angleOf(line.slope)) < 1e-9
-        ? freeEnd(layout, side, band, cornerEnd(layout, side, at, band.material.thickness))
+        ? freeEnd(layout, side, band, cornerEnd(layout, side, at, band))
         : { lines: [at], against: 'wall' }
     }
     const tilt = angleOf(line.slope)

@@ -12,7 +12,7 @@ export interface CutWall {
 }
 
 /** Lays out a wall and cuts it: what a way out comes to, without the findings that would offer it. */
-export function cutWall({ wall, settings }: Workpiece): CutWall {
-  const layout = layOut(wall.survey, inForce(wall.design), settings)
+export function cutWall({ wall, settings, beside }: Workpiece): CutWall {
+  const layout = layOut(wall.survey, inForce(wall.design), settings, beside)
   return { layout, pieces: cutStrips(layout.strips, layout, rulesOf(layout).through(layout.design)) }
 }

@@ -1,5 +1,5 @@
 import { type Length, nearestNanometer } from '~/length'
-import type { Design, Material, Settings, Survey } from '~/model'
+import type { BesideWall, Design, Material, Settings, Survey } from '~/model'
 import { longestOf } from '../stock/offers'
 import { type Obstacle, obstaclesOf } from '../survey/obstacles'
 import { type WallLines, wallLines } from '../survey/wallLines'
@@ -14,6 +14,8 @@ export interface Field {
   readonly survey: Survey
   readonly design: Design
   readonly settings: Settings
+  /** What its rails meet in the corners of the room. */
+  readonly beside?: BesideWall
   readonly shape: WallShape
   readonly lines: WallLines
   /** How uprights lean on this wall. */
@@ -33,7 +35,7 @@ function leaned(lines: WallLines, { left, right }: { left: number; right: number
 }
 
 /** Resolves a wall, its design and the job's settings. */
-export function fieldOf(survey: Survey, design: Design, settings: Settings): Field {
+export function fieldOf(survey: Survey, design: Design, settings: Settings, beside?: BesideWall): Field {
   const shape = wallShape(survey)
   const upright = wallLines(survey, shape, design.levelRule)
   const lean = leanOf(design, survey, shape, upright)
@@ -43,6 +45,7 @@ export function fieldOf(survey: Survey, design: Design, settings: Settings): Fie
     survey,
     design,
     settings,
+    ...(beside ? { beside } : {}),
     shape,
     lines,
     lean,

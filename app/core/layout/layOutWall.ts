@@ -1,5 +1,5 @@
 import { addLengths, subtractLengths } from '~/length'
-import type { Design, Settings, Survey } from '~/model'
+import type { BesideWall, Design, Settings, Survey } from '~/model'
 import type { LayInput } from '../patterns/patternRules'
 import { rulesOf } from '../patterns/rules'
 import type { SpacingIssue } from '../spacing'
@@ -47,8 +47,8 @@ function fillersOf({ design, left, right }: Field): Upright[] {
 }
 
 /** Lays out a wall. Never fails: what cannot be is left out and told as an issue or by the findings. */
-export function layOut(survey: Survey, design: Design, settings: Settings): Layout {
-  const laidOut = placesOf(survey, design, settings)
+export function layOut(survey: Survey, design: Design, settings: Settings, beside?: BesideWall): Layout {
+  const laidOut = placesOf(survey, design, settings, beside)
   const rules = rulesOf(design)
   const moves = rules.moves(laidOut)
   return { ...laidOut, moves, strips: [...rules.strips(laidOut, moves), ...returningStrips(laidOut)] }
@@ -65,8 +65,8 @@ export function layOutStanding(survey: Survey, design: Design, settings: Setting
 }
 
 /** Where uprights, horizontals and frames go. */
-function placesOf(survey: Survey, design: Design, settings: Settings): LaidOut {
-  const field = fieldOf(survey, design, settings)
+function placesOf(survey: Survey, design: Design, settings: Settings, beside?: BesideWall): LaidOut {
+  const field = fieldOf(survey, design, settings, beside)
   const { left, right, lines } = field
   const battenMaterial = materialIn(field, design.battenMaterial)
   const framing = frameWall(field)

@@ -7,8 +7,8 @@ import type { Strip } from '../strips/strip'
 export interface RegionEdge {
   readonly line: Line
   readonly against: EndsAt
-  /** The side of the field it is, or the strip whose face it is. */
-  readonly of: FieldSide | { readonly strip: string; readonly edge: 'left' | 'right' }
+  /** The side of the field it is, the strip whose face it is, or the line up its middle on which two hands meet. */
+  readonly of: FieldSide | 'middle' | { readonly strip: string; readonly edge: 'left' | 'right' }
 }
 
 /** A convex part of the wall that lines are struck in: the field inside the frame, or a bay of it. */
@@ -52,6 +52,8 @@ export interface MovesMade {
   readonly moves: readonly MoveMade[]
   /** What was struck in: null where the frame leaves nothing. */
   readonly field: LineField | null
+  /** The line up the middle on which two hands meet with no upright between them; null where they do not. */
+  readonly middle: { readonly from: Point; readonly to: Point } | null
   /** Which move each struck strip is of. */
   readonly moveOf: Readonly<Record<string, string>>
 }

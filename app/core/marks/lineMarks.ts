@@ -1,6 +1,6 @@
 import { inches, readOnTape, type Tape, type TapeReading } from '~/length'
 import type { FieldSide } from '~/model'
-import { type Line, type Point, unitVector } from '../geometry'
+import { type Line, lineFrom, type Point, unitVector } from '../geometry'
 import type { Layout } from '../layout/layout'
 import type { Region } from '../layout/moves'
 import { sideEnds, stretchOf } from '../patterns/lines/points'
@@ -10,6 +10,7 @@ import { faceLine, type Strip } from '../strips/strip'
 /** What marks are made on: a side of the field, from its left end or its foot; a face of a strip, from its own left end or foot. */
 export type MarkedOn =
   | { readonly kind: 'side'; readonly side: FieldSide }
+  | { readonly kind: 'middle' }
   | { readonly kind: 'strip'; readonly stripId: string; readonly face: 'left' | 'right' }
 
 /** The two marks of one end of a struck strip, nearer to the datum and farther from it. */
@@ -44,6 +45,8 @@ export interface LineCheck {
 /** Strips this long bow between their ends: a straightedge tells. Common practice, no source. */
 const LONG = inches(48)
 const ON = 60_000 // 0.06 mm: two roundings and a hair
+/** A side flatter to the strip than this, in length across it, is one of its long edges. */
+const ALONG = 0.02
 const SQUARE_WITHIN_DEG = 0.05
 const SAME_GAP = 4
 
@@ -75,23 +78,18 @@ function off({ x, y }: Point, { through, directionDeg }: Line): number {
   return Math.abs((y - through.y) * u.x - (x - through.x) * u.y)
 }
 
-/** The corners of a face that make up its two ends, in order. */
-function endsOf({ face, directionDeg, faceWidth }: Piece): { end: 'start' | 'end'; points: Point[] }[] {
+/** The sides of a face across the strip, each with the end it is of: those of a face that runs to a point too. */
+function endsOf({ face, directionDeg }: Piece): { end: 'start' | 'end'; side: readonly [Point, Point] }[] {
   const u = unitVector(directionDeg)
-  const own = face.map((point) => ({
-    point,
-    along: point.x * u.x + point.y * u.y,
-    left: point.y * u.x - point.x * u.y,
-  }))
-  const least = Math.min(...own.map(({ left }) => left))
-  const middle = (Math.min(...own.map(({ along }) => along)) + Math.max(...own.map(({ along }) => along))) / 2
-  const half = (isStart: boolean) =>
-    own.filter(({ along }) => (isStart ? along < middle : along >= middle)).sort((a, b) => b.left - a.left)
-  const all = faceWidth > 0 && least < Infinity ? ([true, false] as const) : []
-  return all.map((isStart) => ({
-    end: isStart ? ('start' as const) : ('end' as const),
-    points: half(isStart).map(({ point }) => point),
-  }))
+  return face.flatMap((from, i) => {
+    const to = face[(i + 1) % face.length]
+    if (!to) return []
+    // round the face counter-clockwise its end is passed to the left, its start to the right
+    const left = (to.y - from.y) * u.x - (to.x - from.x) * u.y
+    const length = Math.hypot(to.x - from.x, to.y - from.y)
+    if (length <= ON || Math.abs(left) < length * ALONG) return []
+    return [{ end: left > 0 ? ('end' as const) : ('start' as const), side: [from, to] as const }]
+  })
 }
 
 /** The marks of all struck strips, gathered by what they are made on, each running from one datum; none where nothing was struck. */
@@ -100,32 +98,37 @@ export function lineMarks(layout: Layout, pieces: readonly Piece[], tape: Tape):
   if (!moves?.field) return []
   const { field } = moves
   const sides = field.edges.flatMap((edge): Ruled[] => {
-    if (typeof edge.of !== 'string') return []
+    if (typeof edge.of !== 'string' || edge.of === 'middle') return []
     const [from, to] = sideEnds(field, edge.of)
     return [ruled({ kind: 'side', side: edge.of }, edge.line, from, to)]
   })
   const others = layout.strips.filter(
     ({ role, part }) => role !== 'border' && role !== 'sideTrim' && part === '',
   )
-  const rulers = [...sides, ...others.flatMap((strip) => facesOf(strip, field))]
+  const { middle } = moves
+  const up = middle
+    ? [ruled({ kind: 'middle' }, lineFrom(middle.from, middle.to), middle.from, middle.to)]
+    : []
+  const rulers = [...sides, ...up, ...others.flatMap((strip) => facesOf(strip, field))]
   const found = new Map<Ruled, { mark: Omit<LineMark, 'near' | 'far'>; near: number; far: number }[]>()
   for (const piece of pieces.filter(({ role }) => role === 'line'))
-    for (const { end, points } of endsOf(piece))
-      points.slice(1).forEach((b, i) => {
-        const a = points[i] ?? b
-        const on = rulers.find(
-          (each) =>
-            !(each.on.kind === 'strip' && each.on.stripId === piece.stripId) &&
-            off(a, each.line) < ON &&
-            off(b, each.line) < ON &&
-            within(a, each) &&
-            within(b, each),
-        )
-        if (!on) return
-        const at = [a, b].map(({ x, y }) => (x - on.from.x) * on.u.x + (y - on.from.y) * on.u.y)
-        const made = { pieceId: piece.id, stripId: piece.stripId, end }
-        found.set(on, [...(found.get(on) ?? []), { mark: made, near: Math.min(...at), far: Math.max(...at) }])
-      })
+    for (const {
+      end,
+      side: [a, b],
+    } of endsOf(piece)) {
+      const on = rulers.find(
+        (each) =>
+          !(each.on.kind === 'strip' && each.on.stripId === piece.stripId) &&
+          off(a, each.line) < ON &&
+          off(b, each.line) < ON &&
+          within(a, each) &&
+          within(b, each),
+      )
+      if (!on) continue
+      const at = [a, b].map(({ x, y }) => (x - on.from.x) * on.u.x + (y - on.from.y) * on.u.y)
+      const made = { pieceId: piece.id, stripId: piece.stripId, end }
+      found.set(on, [...(found.get(on) ?? []), { mark: made, near: Math.min(...at), far: Math.max(...at) }])
+    }
   return rulers.flatMap((each): MarksOn[] => {
     const marks = (found.get(each) ?? []).sort((p, q) => p.near - q.near)
     if (marks.length === 0) return []

@@ -178,7 +178,7 @@ export function markWalk(
   for (const { on, marks } of lineMarks(layout, pieces, tape))
     for (const mark of marks)
       steps.push({
-        id: `line/${on.kind === 'side' ? on.side : `${on.stripId}.${on.face}`}/${mark.pieceId}/${mark.end}`,
+        id: `line/${on.kind === 'side' ? on.side : on.kind === 'middle' ? 'middle' : `${on.stripId}.${on.face}`}/${mark.pieceId}/${mark.end}`,
         stripId: mark.stripId,
         value: nearestNanometer(mark.near.exact),
         what: { kind: 'line', on, mark },

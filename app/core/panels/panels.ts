@@ -6,6 +6,7 @@ import { ON_STUD } from '../pieces'
 import { bendsWithin, type Profile, profileAt } from '../survey/profile'
 import { isMissing, isOpening } from '../survey/obstacles'
 import { backerSheet } from './backerSheet'
+import { gangsOf, holeBounds, holeOf } from './boxHole'
 import { seamPlaces } from './seamPlaces'
 
 interface Box {
@@ -64,7 +65,7 @@ export interface Panels {
   readonly seams: readonly Seam[]
   /** Sheets they are cut from, one beside the other as they come: a count that holds, not the least proven. */
   readonly sheets: number
-  readonly plates: readonly { readonly thingId: string; readonly kind: ThingKind }[]
+  readonly plates: readonly { readonly thingId: string; readonly kind: ThingKind; readonly gangs: number }[]
 }
 
 /** Fasteners along a stud lie so far apart; on a rented wall few, at twice that. Common practice, no source. */
@@ -211,7 +212,9 @@ export function panelsOf(
     .filter(({ fate, kind }) => fate !== 'remove' && fate !== 'goesBack' && isTaken(kind))
     .flatMap((thing) => {
       const obstacle = layout.obstacles.find(({ id }) => id === thing.id)
-      return obstacle ? [{ thing, box: boundsOf(obstacle.outline) }] : []
+      const hole = holeOf(thing)
+      // a plate covers the edge of the hole that is cut for its box
+      return obstacle ? [{ thing, box: hole ? holeBounds(thing, hole) : boundsOf(obstacle.outline) }] : []
     })
   const xs = [left, ...chosen.across.at, right]
   const ys = [bottom, ...chosen.up.at, top]
@@ -294,7 +297,7 @@ export function panelsOf(
           ({ thing, box }) =>
             isBoxed(thing.kind) && panels.some((panel) => cutOf(panel.at, box, thing) !== null),
         )
-        .map(({ thing }) => ({ thingId: thing.id, kind: thing.kind })),
+        .map(({ thing }) => ({ thingId: thing.id, kind: thing.kind, gangs: gangsOf(thing) })),
     },
   }
 }

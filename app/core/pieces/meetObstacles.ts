@@ -1,8 +1,11 @@
 import type { Design } from '~/model'
 import {
+  crossing,
   type Line,
+  lineFrom,
   movedFrom,
   passageThrough,
+  type Polygon,
   type Span,
   spanThrough,
   TOUCHING,
@@ -26,6 +29,8 @@ export interface Meeting {
   readonly side: 'left' | 'right'
   readonly entry: Line
   readonly exit: Line
+  /** It meets a corner of the obstacle: one cut may leave a wedge open there. */
+  readonly corner: boolean
 }
 
 function squareAcross(strip: Lie, at: number): Line {
@@ -33,6 +38,35 @@ function squareAcross(strip: Lie, at: number): Line {
     through: movedFrom(strip.center, strip.directionDeg, at, 0),
     directionDeg: strip.directionDeg + 90,
   }
+}
+
+/** Cuts flatter than this to the strip are drawn out too far for a saw. */
+const FLATTEST = Math.tan((80 * Math.PI) / 180)
+
+/**
+ * The line that ends a strip at a corner of an outline with the least loss: of the sides that face it, and square across, the one that
+ * lets its center line run farthest. Whichever it is, all of a convex outline lies beyond it.
+ */
+function cornerLine(strip: Lie, outline: Polygon, at: number, entering: boolean): Line {
+  const { center, directionDeg } = strip
+  const u = unitVector(directionDeg)
+  const sign = entering ? 1 : -1
+  let best = { line: squareAcross(strip, at), reach: sign * at }
+  outline.forEach((from, i) => {
+    const to = outline[(i + 1) % outline.length]
+    if (!to) return
+    const [dx, dy] = [to.x - from.x, to.y - from.y]
+    // the outward normal of a counter-clockwise side
+    const facing = dy * u.x - dx * u.y
+    const along = dx * u.x + dy * u.y
+    if (sign * facing >= 0 || Math.abs(along) > Math.abs(facing) * FLATTEST) return
+    const line = lineFrom(from, to)
+    const met = crossing({ through: center, directionDeg }, line)
+    if (!met) return
+    const reach = sign * ((met.x - center.x) * u.x + (met.y - center.y) * u.y)
+    if (reach > best.reach) best = { line, reach }
+  })
+  return best.line
 }
 
 /** All obstacles in a strip's way, in order along it. */
@@ -81,8 +115,9 @@ export function meetings(strip: Lie, obstacles: readonly Obstacle[]): Meeting[] 
       whole,
       depth: whole ? strip.faceWidth : Math.round(isLeft ? fromLeft : fromRight),
       side: isLeft ? 'left' : 'right',
-      entry: sameEntry ? left.entry : squareAcross(strip, from),
-      exit: sameExit ? left.exit : squareAcross(strip, to),
+      entry: sameEntry ? left.entry : cornerLine(strip, obstacle.outline, from, true),
+      exit: sameExit ? left.exit : cornerLine(strip, obstacle.outline, to, false),
+      corner: !sameEntry || !sameExit,
     })
   }
   return met.sort((a, b) => a.from - b.from)

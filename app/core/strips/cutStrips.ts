@@ -1,5 +1,14 @@
 import { nearestNanometer } from '~/length'
-import { liesApart, type Line, movedFrom, type Point, type Polygon, TOUCHING, unitVector } from '../geometry'
+import {
+  leastWidth,
+  liesApart,
+  type Line,
+  movedFrom,
+  type Point,
+  type Polygon,
+  TOUCHING,
+  unitVector,
+} from '../geometry'
 import type { Field } from '../layout/field'
 import {
   type EndsAt,
@@ -33,6 +42,8 @@ interface Part {
   readonly alsoEnd: readonly Line[]
   readonly startsAt: EndsAt
   readonly endsAt: EndsAt
+  /** It ends at a corner of what it meets. */
+  readonly cornered?: true
 }
 
 /** A strip that runs through, as what others end at: its face before any notch, which is what stops them. */
@@ -93,6 +104,27 @@ export function endedBy(
   return (metBy(strip, obstacles, field)?.ending ?? []).map(({ obstacle }) => obstacle.id)
 }
 
+/**
+ * Parts of a strip that may run to a point: between each two things that end it, in the order in which they cross it. What crosses it at
+ * a slant reaches along past its neighbor, and yet there is a part between them.
+ */
+function partsBetween(ending: readonly Meeting[], own: Part): Part[] {
+  const inOrder = [...ending].sort((a, b) => a.from + a.to - (b.from + b.to))
+  const at = (meeting: Meeting | undefined): EndsAt =>
+    meeting?.obstacle.kind === 'strip' ? 'strip' : 'thing'
+  return Array.from({ length: inOrder.length + 1 }, (_, i): Part => {
+    const [before, after] = [inOrder.slice(0, i), inOrder.slice(i)]
+    const cornered = [before.at(-1), after[0]].some((meeting) => meeting?.corner)
+    return {
+      alsoStart: before.map(({ exit }) => exit),
+      alsoEnd: after.map(({ entry }) => entry),
+      startsAt: i === 0 ? own.startsAt : at(before.at(-1)),
+      endsAt: i === inOrder.length ? own.endsAt : at(after[0]),
+      ...(cornered ? { cornered: true as const } : {}),
+    }
+  })
+}
+
 /** Parts of a strip between the things and the strips that end it. */
 function partsOf(
   strip: Strip,
@@ -104,13 +136,15 @@ function partsOf(
   if (!met) return { parts: [], notched: [] }
   const { ending, notched, start } = met
   if (ending.length === 0) return { parts: [own], notched }
+  if (strip.mayPoint) return { parts: partsBetween(ending, own), notched }
   const parts: Part[] = []
-  let from: Pick<Part, 'alsoStart' | 'startsAt'> = own
+  let from: Pick<Part, 'alsoStart' | 'startsAt' | 'cornered'> = own
   for (const several of clustered(ending)) {
     const at = several.some(({ obstacle }) => obstacle.kind !== 'strip') ? 'thing' : 'strip'
+    const cornered = several.some(({ corner }) => corner) ? { cornered: true as const } : {}
     if (several.every((meeting) => meeting.from > start))
-      parts.push({ ...from, alsoEnd: several.map(({ entry }) => entry), endsAt: at })
-    from = { alsoStart: several.map(({ exit }) => exit), startsAt: at }
+      parts.push({ ...from, ...cornered, alsoEnd: several.map(({ entry }) => entry), endsAt: at })
+    from = { alsoStart: several.map(({ exit }) => exit), startsAt: at, ...cornered }
   }
   parts.push({ ...from, alsoEnd: [], endsAt: own.endsAt })
   return { parts, notched }
@@ -157,6 +191,8 @@ function cutStrip(
   const keep = (bare: Piece | null, ofSpec: PieceSpec) => {
     if (!bare || bare.longLength < SHORTEST) return
     if (field.design.smallPieces === 'leaveOut' && isSmall(bare)) return
+    // a needle that the blade would take whole
+    if (strip.mayPoint && leastWidth(bare.face) < field.settings.shop.kerf) return
     const inside = notched.filter(({ from, to }) => overlapsAlong(bare, strip, from, to))
     const piece =
       inside.length === 0

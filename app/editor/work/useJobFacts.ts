@@ -1,3 +1,4 @@
+import { asRooms } from '~/core/room/beside'
 import { useMemo } from 'react'
 import { useWorkerAnswer } from '~/editor/useWorkerAnswer'
 import type { RoomOfWork } from '~/core/sequence/roomMaker'
@@ -30,12 +31,14 @@ export function useJobFacts(walls: readonly WallBodies[], settings: Settings) {
   ])
   const asked = useMemo(
     () =>
-      walls.map(({ id, name, room, survey, design }): WallToTake => ({
-        id,
-        name,
-        room,
-        workpiece: { wall: { survey: survey.body, design: design.body }, settings },
-      })),
+      asRooms(
+        walls.map(({ id, name, room, survey, design }): WallToTake => ({
+          id,
+          name,
+          room,
+          workpiece: { wall: { survey: survey.body, design: design.body }, settings },
+        })),
+      ),
     // eslint-disable-next-line react-hooks/exhaustive-deps -- of the settings only what facts rest on
     [walls, rests],
   )

@@ -1,3 +1,4 @@
+import { asRooms } from '~/core/room/beside'
 import { useMemo } from 'react'
 import { useWorkerAnswer } from '~/editor/useWorkerAnswer'
 import { usePlannedBoards } from '~/editor/usePlannedBoards'
@@ -56,14 +57,27 @@ export function useJobBoards(job: JobData, scope: Scope) {
   const { acts } = yard
   const settings = job.settings.body
   const chosen = useMemo(() => job.walls.filter((wall) => isIn(scope, wall)), [job, scope])
+  // what rails meet in a corner hangs on the walls that are left out of the scope as well
+  const met = useMemo(
+    () =>
+      asRooms(
+        job.walls.map(({ id, room, survey, design }) => ({
+          id,
+          room,
+          workpiece: { wall: { survey: survey.body, design: design.body }, settings },
+        })),
+      ),
+    [job, settings],
+  )
   const walls = useMemo(
     () =>
       chosen
         .filter(({ cut }) => !cut)
-        .map(({ id, name, survey, design }): WallOfJob => {
-          return { id, name, workpiece: { wall: { survey: survey.body, design: design.body }, settings } }
+        .flatMap(({ id, name }): WallOfJob[] => {
+          const own = met.find((each) => each.id === id)
+          return own ? [{ id, name, workpiece: own.workpiece }] : []
         }),
-    [chosen, settings],
+    [chosen, met],
   )
   const { answer, failed, searching } = useWorkerAnswer(walls, findPieces, walls.length > 0)
   const all = useMemo(() => (searching ? [] : (answer ?? [])), [answer, searching])

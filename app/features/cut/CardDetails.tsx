@@ -2,7 +2,7 @@ import { useMemo } from 'react'
 import { type FlatAdvice, flatAdvice } from '~/core/cutting/flat'
 import { rowFixings } from '~/core/cutting/fixing'
 import type { CutCard } from '~/core/cutting/cutCards'
-import type { Piece } from '~/core/pieces'
+import { isSmall, type Piece } from '~/core/pieces'
 import { useWallEditor } from '~/editor/WallEditor'
 import {
   batchText,
@@ -16,6 +16,8 @@ import {
   notchText,
   otherWayText,
   ripText,
+  SMALL_PIECE_CAUTION,
+  taperText,
   workText,
   rowNames,
 } from '~/messages'
@@ -65,6 +67,12 @@ export function CardCuts({ card }: { card: CutCard }) {
           <Fractions text={text} />
         </Small>
       ))}
+      {row.taper ? (
+        <Small data-taper>
+          <Fractions text={taperText(row.taper, wording)} />
+        </Small>
+      ) : null}
+      {isSmall(row) ? <Small data-small>{SMALL_PIECE_CAUTION}</Small> : null}
       {row.notches.map((notch, i) => (
         <Small key={i} data-notch>
           <Fractions text={notchText(notch, row.directionDeg, wording)} />

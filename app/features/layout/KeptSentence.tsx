@@ -49,8 +49,9 @@ export function KeptSentence() {
   const take = (next: Partial<Design>) => () => patch(next)
   const places = rulesOf(design).places
   const dropped = places === 'uprights' ? droppedSchool(design) : null
-  const { extent, fillers, shift, levelRule, locked, apart, stand, unflat } = design
-  const isOn: readonly (readonly [string, boolean, string, string, () => void])[] = [
+  const { extent, fillers, shift, levelRule, locked, apart, stand, unflat, sides } = design
+  type KeptRow = readonly [string, boolean, string, string, () => void]
+  const isOn: readonly KeptRow[] = [
     [
       'extent',
       extent !== null,
@@ -108,6 +109,27 @@ export function KeptSentence() {
       keptText.unflatOff,
       take({ unflat: 'proposed' }),
     ],
+    [
+      'tops',
+      design.tops === 'level' && design.height.rule === 'full',
+      keptText.levelTops,
+      keptText.levelTopsOff,
+      take({ tops: 'ceiling' }),
+    ],
+    [
+      'smallPieces',
+      design.smallPieces === 'leaveOut',
+      keptText.smallOut,
+      keptText.smallOutOff,
+      take({ smallPieces: 'cut' }),
+    ],
+    ...(['left', 'right'] as const).map((side): KeptRow => [
+      `side-${side}`,
+      sides[side] !== 'caulk',
+      keptText.side(side, sides[side]),
+      keptText.sideOff,
+      take({ sides: { ...sides, [side]: 'caulk' } }),
+    ]),
     ['locked', locked, keptText.locked, keptText.lockedOff, take({ locked: false })],
     ['apart', apart, keptText.apart, keptText.apartOff, take({ apart: false })],
   ]

@@ -35,7 +35,8 @@ export function LineMarks() {
       <h2>{text.title}</h2>
       <Soft>{text.lead}</Soft>
       {groups.map(({ on, marks, spacer }) => {
-        const key = on.kind === 'side' ? on.side : `${on.stripId} ${on.face}`
+        const key =
+          on.kind === 'side' ? on.side : on.kind === 'middle' ? 'middle' : `${on.stripId} ${on.face}`
         return (
           <div key={key} data-marks-on={key}>
             <Narrow>

@@ -1,3 +1,4 @@
+import { asRooms } from '~/core/room/beside'
 import { useEffect, useMemo, useState } from 'react'
 import { useStore } from 'zustand'
 import type { Plan } from '~/core/computePlan'
@@ -53,11 +54,12 @@ export function useRoom(room: RoomData) {
   const settings = bodyIn(held, 'settings')
   const planned = useMemo(
     () =>
-      room.walls.map(({ id, name, surveyId, designId }): PlannedWall => {
-        const wall = { survey: bodyIn(held, 'survey', surveyId), design: bodyIn(held, 'design', designId) }
-        const workpiece = { wall, settings: bodyIn(held, 'settings') }
-        return { id, name, workpiece, plan: planOf(workpiece) }
-      }),
+      asRooms(
+        room.walls.map(({ id, name, surveyId, designId }) => {
+          const wall = { survey: bodyIn(held, 'survey', surveyId), design: bodyIn(held, 'design', designId) }
+          return { id, name, workpiece: { wall, settings: bodyIn(held, 'settings') } as Workpiece }
+        }),
+      ).map(({ id, name, workpiece }): PlannedWall => ({ id, name, workpiece, plan: planOf(workpiece) })),
     [held, room.walls],
   )
   const previews = useMemo(

@@ -6,9 +6,10 @@ import { useWallEditor } from '~/editor/WallEditor'
 import { WallStage } from '~/editor/WallStage'
 import { ToolAdvice } from '~/editor/ToolAdvice'
 import { Drawn, Heading, Side, Split } from '~/editor/Workbench'
+import { stairOf } from '~/core/survey/stair'
 import { openQuestions } from '~/core/findings/surveyFindings'
 import { inches } from '~/length'
-import { flatText } from '~/messages'
+import { flatText, stairSummary, stairText } from '~/messages'
 import { Fold } from '~/ui/Fold'
 import { Soft } from '~/ui/page'
 import { Picks } from '~/ui/Picks'
@@ -19,6 +20,7 @@ import { FlatGrips } from './FlatGrips'
 import { FlatPanel } from './FlatPanel'
 import { FloorField } from './FloorField'
 import { ReadingsPanel } from './ReadingsPanel'
+import { StairPanel } from './StairPanel'
 import { ThingGrips } from './ThingGrips'
 import { ThingsPanel } from './ThingsPanel'
 import { TrimFields } from './TrimFields'
@@ -33,12 +35,13 @@ type Look = 'plain' | 'behind' | 'deviation' | 'flat'
 
 /** Stage one: the wall as it really is. */
 export function MeasureStage() {
-  const { identity, workpiece } = useWallEditor()
+  const { identity, workpiece, wording } = useWallEditor()
   const { survey } = workpiece.wall
   const [picked, pick] = useState<string | null>(null)
   const [flatPicked, pickFlat] = useState<string | null>(null)
   const [look, setLook] = useState<Look>('plain')
   const questions = openQuestions(survey).length
+  const stair = stairOf(survey)
   // at hand where it is shown on the drawing, else in its order
   const flat = (
     <Fold title={flatText.title} aside={`${survey.flatness.length} laid`} open={look === 'flat'}>
@@ -112,6 +115,9 @@ export function MeasureStage() {
           open={picked !== null}
         >
           <ThingsPanel picked={picked} pick={pick} />
+        </Fold>
+        <Fold title={stairText.title} aside={stair ? stairSummary(stair, wording) : stairText.none}>
+          <StairPanel />
         </Fold>
         {look === 'flat' ? null : flat}
         <Fold title="Studs and nails" aside={`${survey.behind.studs.length} studs`}>

@@ -1,7 +1,9 @@
 import { useState } from 'react'
 import { styled } from 'styled-components'
 import { clearOf, isHeat } from '~/core/survey/heat'
-import { isOpening, isPlate } from '~/core/survey/obstacles'
+import { holeOf } from '~/core/panels/boxHole'
+import { isFurniture, isOpening, isPlate } from '~/core/survey/obstacles'
+import { isOfStair } from '~/core/survey/stair'
 import { PLATE_SIZES, usualThing } from '~/core/survey/usualThings'
 import { useWallEditor } from '~/editor/WallEditor'
 import { inches, type Length, nearestNanometer, ZERO } from '~/length'
@@ -59,6 +61,9 @@ function SecondReading({
   )
 }
 
+/** What is placed one by one; a stair and its landings have a panel of their own. */
+const PLACED_KINDS = THING_KINDS.filter((kind) => !isOfStair({ kind }))
+
 /** Trim that can go back on over what was laid out. */
 function goesBack({ kind, fate }: Thing): boolean {
   return fate === 'goesBack' || ['sideTrim', 'chairRail', 'ledge', 'stool', 'shelf'].includes(kind)
@@ -82,6 +87,7 @@ function ThingFields({ thing, pick }: { thing: Thing } & Pick<Picking, 'pick'>) 
       pace,
     )
   const plate = isPlate(thing.kind)
+  const hole = holeOf(thing)
   const center = nearestNanometer(thing.left + thing.width / 2)
   const field = (label: string, value: Length, onChange: (value: Length) => void, least?: Length) => (
     <LengthField
@@ -162,13 +168,36 @@ function ThingFields({ thing, pick }: { thing: Thing } & Pick<Picking, 'pick'>) 
           ZERO,
         )}
       </Pair>
+      {hole && workpiece.wall.design.own.backer ? (
+        <Pair>
+          {field(
+            'Hole in the backer, width',
+            hole.width,
+            (width) => put({ hole: { ...hole, width } }),
+            inches(0.5),
+          )}
+          {field(
+            'Hole in the backer, height',
+            hole.height,
+            (height) => put({ hole: { ...hole, height } }),
+            inches(0.5),
+          )}
+        </Pair>
+      ) : null}
       <Choice
         label="Strips here"
         value={thing.fate}
         options={[
-          { id: 'keep', text: 'end at it' },
-          { id: 'cutRound', text: 'are cut round it' },
-          { id: 'remove', text: 'run through: it comes off' },
+          ...(isFurniture(thing.kind)
+            ? [
+                { id: 'keep' as const, text: 'run on behind it' },
+                { id: 'keptClear' as const, text: 'keep clear of it' },
+              ]
+            : [
+                { id: 'keep' as const, text: 'end at it' },
+                { id: 'cutRound' as const, text: 'are cut round it' },
+                { id: 'remove' as const, text: 'run through: it comes off' },
+              ]),
           ...(goesBack(thing)
             ? [{ id: 'goesBack' as const, text: 'run through: it comes off and goes back' }]
             : []),
@@ -231,7 +260,7 @@ export function ThingsPanel({ picked, pick }: Picking) {
       <Choice<ThingKind>
         label="Something stands here"
         value={kind}
-        options={THING_KINDS.map((id) => ({ id, text: thingName(id) }))}
+        options={PLACED_KINDS.map((id) => ({ id, text: thingName(id) }))}
         onChange={setKind}
       />
       <AddButton

@@ -1,3 +1,4 @@
+import { isSmall } from '~/core/pieces'
 import { type CutCard, cardGroups } from '~/core/cutting/cutCards'
 import { sawLimits } from '~/core/cutting/sawSetting'
 import { rowFixings } from '~/core/cutting/fixing'
@@ -15,6 +16,8 @@ import {
   listed,
   materialName,
   notchText,
+  SMALL_PIECE_CAUTION,
+  taperText,
   otherWayText,
   paperText,
   ripText,
@@ -39,6 +42,8 @@ function endsOf({ row, start, end, work }: CutCard, { wording }: PlannedWall): s
     `${endSettingText(start)}; ${endSettingText(end)}.`,
     ...(other ? [`${capital(otherWayText(other))}.`] : []),
     ...lapTexts(row.laps, row.directionDeg, wording),
+    ...(row.taper ? [taperText(row.taper, wording)] : []),
+    ...(isSmall(row) ? [SMALL_PIECE_CAUTION] : []),
     ...row.notches.map((notch) => capital(`${notchText(notch, row.directionDeg, wording)}.`)),
     ...work.filter((each) => each.work !== 'rip').map((each) => `${workText(each)}.`),
   ].join(' ')

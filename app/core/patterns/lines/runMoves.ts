@@ -1,5 +1,5 @@
-import { LIMITS, type Material, type Move } from '~/model'
-import { unitVector } from '../../geometry'
+import { type FieldSide, LIMITS, type Material, type Move } from '~/model'
+import { movedFrom, passageThrough, unitVector } from '../../geometry'
 import { materialIn } from '../../layout/field'
 import type { LaidOut } from '../../layout/layout'
 import { type End, type Strip, wholePiece } from '../../strips/strip'
@@ -63,6 +63,23 @@ function hangsOver({ ray }: Struck, { edges }: Region): Region['edges'][number] 
     const inside = (ray.center.y - line.through.y) * v.x - (ray.center.x - line.through.x) * v.y
     return inside < ray.faceWidth / 2 - SAME && inside > -ray.faceWidth / 2 + SAME
   })
+}
+
+/** Where two hands meet up the middle of the field, from its foot to its head; null where none do. */
+function middleOf(struck: readonly Struck[], field: Region): MovesMade['middle'] {
+  const edge = struck.flatMap(({ region }) => region.edges.filter(({ of }) => of === 'middle'))[0]
+  const passage = edge && passageThrough(edge.line, field.outline)
+  if (!edge || !passage) return null
+  const at = (along: number) => movedFrom(edge.line.through, edge.line.directionDeg, along, 0)
+  const ends = [at(passage.from), at(passage.to)].sort((a, b) => a.y - b.y)
+  const [from, to] = ends
+  return from && to ? { from, to } : null
+}
+
+/** The side a strip runs along, for a sentence. */
+function sideOf({ of }: Region['edges'][number]): FieldSide {
+  if (typeof of === 'object') return of.edge
+  return of === 'middle' ? 'left' : of
 }
 
 /** Directions in whole degrees, either way; a strip is kept under its own and its two neighbors. */
@@ -174,6 +191,8 @@ export function runMoves(layout: LaidOut, base: readonly Strip[]): MovesMade {
     }
     const { struck, issues = [] } = move.on ? strikesOf(move, striking) : { struck: [] }
     const told: MoveIssue[] = [...issues]
+    // a maker that finds nothing to fill says so
+    if (move.on && struck.length === 0 && issues.length === 0) told.push({ code: 'noRoom' })
     const ids: string[] = []
     const kept: Struck[] = []
     const before = solids()
@@ -187,7 +206,7 @@ export function runMoves(layout: LaidOut, base: readonly Strip[]): MovesMade {
       const over = hangsOver(each, each.region)
       if (over) {
         if (!told.some(({ code }) => code === 'alongEdge'))
-          told.push({ code: 'alongEdge', side: typeof over.of === 'string' ? over.of : over.of.edge })
+          told.push({ code: 'alongEdge', side: sideOf(over) })
         return
       }
       const found =
@@ -226,5 +245,6 @@ export function runMoves(layout: LaidOut, base: readonly Strip[]): MovesMade {
     struckBy.set(move.id, kept)
     moves.push({ ...made, stripIds: ids, issues: told })
   }
-  return { strips: withCrossings(strips, lines.crossings), moves, field, moveOf }
+  const middle = field && middleOf([...struckBy.values()].flat(), field)
+  return { strips: withCrossings(strips, lines.crossings), moves, field, middle, moveOf }
 }

@@ -1,5 +1,5 @@
 import type { MoveOf } from '~/model'
-import { crossing, movedFrom, type Point } from '../../../geometry'
+import { clipConvex, crossing, lineFrom, movedFrom, type Point } from '../../../geometry'
 import { familyIn } from '../family'
 import { nothing, type Strikes, type Striking, type Struck } from '../made'
 import { nudged } from '../points'
@@ -54,14 +54,41 @@ function bayOf({ outline, edges }: Region): Bay | null {
   return a && b ? { left: a, right: b, width: right.x - left.x } : null
 }
 
+const UP = 90
+
+/** A bay parted up its middle, where two hands meet without an upright between them: each half ends on that line, in a miter. */
+function halves(region: Region, { left, right }: Bay): Region[] {
+  const level = { through: { x: 0, y: Math.max(...region.outline.map(({ y }) => y)) }, directionDeg: 0 }
+  const faces = region.edges.filter(isUpright).flatMap(({ line }) => crossing(line, level)?.x ?? [])
+  const foot = { x: (left.x + right.x) / 2, y: Math.min(left.y, right.y) }
+  const heads = [Math.max(...faces.filter((x) => x < foot.x)), Math.min(...faces.filter((x) => x > foot.x))]
+  const [headLeft = foot.x, headRight = foot.x] = heads.map((x) => (Number.isFinite(x) ? x : foot.x))
+  const head = { x: (headLeft + headRight) / 2, y: level.through.y }
+  const up = Math.abs(head.x - foot.x) < 1 ? { through: foot, directionDeg: UP } : lineFrom(foot, head)
+  // what lies to the left of a line up is the left half
+  return [up, { ...up, directionDeg: up.directionDeg + 180 }].flatMap((line): Region[] => {
+    const outline = clipConvex(region.outline, line)
+    return outline.length < 3
+      ? []
+      : [{ edges: [{ line, against: 'strip', of: 'middle' }, ...region.edges], outline }]
+  })
+}
+
+/** The bays that the hands alternate over: a single one is parted up its middle. */
+function handed({ hand }: MoveOf<'chevron'>, bays: readonly Region[]): readonly Region[] {
+  const [only, ...more] = bays
+  const bay = only && more.length === 0 && hand === 'alternating' ? bayOf(only) : null
+  return only && bay ? halves(only, bay) : bays
+}
+
 /**
  * Bands that rise and fall from bay to bay, all alike where the bays are. A rise is measured face to face along one edge of the
- * band; the first band's lower edge starts in the lower corner of its bay, or half a band above.
+ * band; the first band's lower edge starts in the lower corner of its bay, or half a band above. Without an upright both hands meet up the middle.
  */
 export function chevron(move: MoveOf<'chevron'>, striking: Striking): Strikes {
   const { field, faceWidth } = striking
   const pitch = faceWidth + move.clear
-  const struck = field.bays.flatMap((region, i): Struck[] => {
+  const struck = handed(move, field.bays).flatMap((region, i): Struck[] => {
     const bay = bayOf(region)
     if (!bay) return []
     const turns = move.hand === 'alternating' && i % 2 === 1
