@@ -84,6 +84,9 @@ describe('a database of version 1', () => {
       companions: _companions,
       joints: _joints,
       backer: _backer,
+      tops: _tops,
+      sides: _sides,
+      smallPieces: _smallPieces,
       ...had
     } = inForce(stored.body)
     const answer = changePage(db, page, {

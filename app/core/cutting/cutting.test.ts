@@ -149,7 +149,7 @@ describe('batch goes by what a piece really ends at', () => {
       expect(adviceOf(trueWall, mitred, id)).toMatchObject({ advice: 'batch', why: 'readingsAgree' })
     }
     // the rails between its stiles hang on marks alone
-    expect(adviceOf(untrue, mitred, 'gridRail-2-1')).toMatchObject({ advice: 'batch', why: 'betweenStrips' })
+    expect(adviceOf(untrue, mitred, 'gridRail-2')).toMatchObject({ advice: 'batch', why: 'betweenStrips' })
   })
 
   test('box sides: level ones hang on the width, upright ones on what bounds their row', () => {

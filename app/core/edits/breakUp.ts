@@ -64,7 +64,10 @@ export function namedPlace(
 }
 
 /** Strips with given ends meet in miters: which of them, by their places among those the move struck. */
-function mitered(kind: Move['kind'], count: number): [number, number][] {
+function mitered(kind: Move['kind'], count: number, overMiddle: boolean): [number, number][] {
+  // two hands that meet up the middle were struck one from the left end on, the other to the right end
+  if (overMiddle)
+    return Array.from({ length: Math.floor(count / 2) }, (_, i) => [i, count - 1 - i] as [number, number])
   if (kind === 'diamonds')
     return Array.from({ length: count }, (_, i) => [i, i % 4 === 3 ? i - 3 : i + 1] as [number, number])
   if (kind === 'corners') return Array.from({ length: Math.floor(count / 2) }, (_, i) => [2 * i, 2 * i + 1])
@@ -79,6 +82,7 @@ function asStrike(
   field: LineField,
   base: readonly Strip[],
   nudge: Lines['nudge'],
+  overMiddle: boolean,
 ): MoveOf<'strike'> | null {
   const piece = wholePiece(strip)
   if (!piece) return null
@@ -97,7 +101,7 @@ function asStrike(
     const met = end.lines.flatMap((each) => crossing(line, each) ?? [])
     return met.map((point) => (point.x - line.through.x) * u.x + (point.y - line.through.y) * u.y)
   }
-  const joined = move.kind === 'diamonds' || move.kind === 'corners'
+  const joined = move.kind === 'diamonds' || move.kind === 'corners' || overMiddle
   const alongs = own.map(({ along }) => along)
   const endsOn = (end: Strip['start']) => end.against !== 'open' && !(joined && isMiter(end, field))
   const from = endsOn(strip.start)
@@ -111,7 +115,7 @@ function asStrike(
       ? Math.max(...alongs)
       : (at(strip.end)[0] ?? 0)
   const start = movedFrom(line.through, directionDeg, from, 0)
-  const inBays = move.kind === 'chevron' || ('where' in move && move.where === 'bays')
+  const inBays = (move.kind === 'chevron' && !overMiddle) || ('where' in move && move.where === 'bays')
   const length = nearestNanometer(to - from)
   if (length <= 0) return null
   // a free end is no place of the frame's, wherever it happens to lie
@@ -156,17 +160,18 @@ export function breakUp(workpiece: Workpiece, id: string): Edit[] {
   const field = layout.moves?.field
   if (!move || !field) return []
   const own = layout.strips.filter(({ group }) => group === id)
+  const overMiddle = move.kind === 'chevron' && layout.moves?.middle !== null
   if (own.length === 0 || lines.moves.length - 1 + own.length > LIMITS.moves) return []
   const base = layout.strips.filter(({ role }) => role === 'stile')
   const first = Number(nextMoveId(lines).slice(1))
   const made = own.flatMap(
-    (strip, i) => asStrike(strip, `m${first + i}`, move, field, base, lines.nudge) ?? [],
+    (strip, i) => asStrike(strip, `m${first + i}`, move, field, base, lines.nudge, overMiddle) ?? [],
   )
   if (made.length !== own.length) return []
   const names = new Map(own.map((strip, i) => [strip.id as string, `m${first + i}.1`]))
   const renamed = (ref: string) => names.get(ref) ?? ref
   const moves = lines.moves.flatMap((each): Move[] => (each.id === id ? made : [withRefs(each, renamed)]))
-  const corners = mitered(move.kind, own.length).flatMap(([a, b]) => {
+  const corners = mitered(move.kind, own.length, overMiddle).flatMap(([a, b]) => {
     const [one, other] = [own[a], own[b]]
     return one && other ? [{ a: renamed(one.id), b: renamed(other.id), through: 'miter' as const }] : []
   })

@@ -116,6 +116,7 @@ function baseFinding(
   const { standsFree, footBevels, framesItself } = rulesOf(layout)
   const railMaterial = design.topRail?.material ?? design.battenMaterial
   const allUpright = thick.every(({ strip }) => STANDING_ROLES.includes(strip.role))
+  const settles = thick.every(({ strip }) => STANDING_ROLES.includes(strip.role) || strip.role === 'border')
   const thickest = nearestNanometer(Math.max(...thick.map(({ standsOut }) => standsOut)))
   const skin = backerThickness(workpiece)
   return [
@@ -123,7 +124,7 @@ function baseFinding(
       ...thinner(workpiece, thick, base.thickness, skin),
       ...(allUpright && standsFree
         ? onBase(workpiece, railMaterial)
-        : footBevels(design)
+        : settles && footBevels(design)
           ? onBase(workpiece, railMaterial).slice(0, 1)
           : []),
       {

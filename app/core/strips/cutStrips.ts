@@ -72,6 +72,23 @@ interface Met {
   readonly start: number
 }
 
+/**
+ * A meeting at a corner of what it meets, cut square to the strip where the parts before and after it would else reach over each other:
+ * where the corner points in from one side and the strip goes on at the other.
+ */
+function apart(strip: Strip, meeting: Meeting, squareWithin: number): Meeting {
+  if (!meeting.corner) return meeting
+  const spec = specOf(strip, squareWithin)
+  const before = placePiece({ ...spec, alsoEnd: [...(spec.alsoEnd ?? []), meeting.entry] })
+  const after = placePiece({ ...spec, alsoStart: [...(spec.alsoStart ?? []), meeting.exit] })
+  if (!before || !after || liesApart(before.face, after.face, TOUCHING)) return meeting
+  const across = (at: number): Line => ({
+    through: movedFrom(strip.center, strip.directionDeg, at, 0),
+    directionDeg: strip.directionDeg + 90,
+  })
+  return { ...meeting, entry: across(meeting.from), exit: across(meeting.to) }
+}
+
 /** What a strip meets; null where its own ends leave nothing of it. */
 function metBy(
   strip: Strip,
@@ -92,7 +109,11 @@ function metBy(
   const ending = wanted
     .filter(({ meeting, treatment }) => treatment === 'end' || (treatment === 'notch' && !holds(meeting)))
     .map(({ meeting }) => meeting)
-  return { ending, notched: notched.filter(holds), start }
+  return {
+    ending: ending.map((meeting) => apart(strip, meeting, settings.fit)),
+    notched: notched.filter(holds),
+    start,
+  }
 }
 
 /** The things that end a strip short of its own ends, or part it: by their ids. */

@@ -67,6 +67,9 @@ describe('documents of version 1', () => {
       companions: NO_COMPANIONS,
       joints: {},
       backer: null,
+      tops: 'ceiling',
+      sides: { left: 'caulk', right: 'caulk' },
+      smallPieces: 'cut',
     })
     expect(Object.keys(design.patterns)).toEqual(['grid'])
   })

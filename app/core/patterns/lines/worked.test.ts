@@ -21,7 +21,7 @@ describe('worked lines', () => {
       [29, 37.807, 36.705],
       [28.25, 38.536, 36.115],
     ] as const) {
-      const [piece] = lines(bay, 60, [chevronOf(22.5, 6, { bands: 1 })])
+      const [piece] = lines(bay, 60, [chevronOf(22.5, 6, { bands: 1, hand: 'same' })])
       expect(saw(piece?.start ?? { kind: 'square' })).toBeCloseTo(angle, 3)
       expect(piece ? edges(piece).lower : 0).toBeCloseTo(along, 3)
     }
@@ -64,7 +64,7 @@ describe('worked lines', () => {
   })
 
   test('E2: a bay filled with bands, those at its ends cut by the rails', () => {
-    const found = lines(33.125, 92, [chevronOf(26.5, 6)])
+    const found = lines(33.125, 92, [chevronOf(26.5, 6, { hand: 'same' })])
     expect(found).toHaveLength(11)
     const byFoot = found.map((piece) => edges(piece))
     const expected = [
