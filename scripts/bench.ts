@@ -9,6 +9,7 @@ import { releasedRows, releaseOf } from '~/core/asbuilt/release'
 import { computePlan } from '~/core/computePlan'
 import { setupOrder, type SetupJob } from '~/core/cutting/setupOrder'
 import { toRelease } from '~/core/cutting/toRelease'
+import { usualThing } from '~/core/survey/usualThings'
 import { planSheets } from '~/core/sheets/stripSheets'
 import { proposalCards } from '~/core/judgement/cards'
 import { heightProposals } from '~/core/judgement/heights'
@@ -62,6 +63,26 @@ const sixty: Workpiece = {
 await benchWall(measure)
 await benchPaper(measure)
 await measure('whole plan without boards, 60 battens', 400, () => computePlan(sixty))
+const outlets = Array.from({ length: 100 }, (_, i) => ({
+  ...usualThing('outlet', blankSurvey(), `outlet-${i}`),
+  left: inches(10 + i * 14.3),
+  bottom: inches(12 + (i % 5) * 14),
+}))
+const manySlats: Workpiece = {
+  wall: {
+    survey: { ...blankSurvey(), width: inches(1500), height: inches(96), things: outlets },
+    design: withDesign(startingDesign(), {
+      pattern: 'slats',
+      battenMaterial: 'pine-1x2',
+      spacing: { school: 'equalByCount', strips: 400, ends: 'gap' },
+      height: { rule: 'full' },
+      topRail: null,
+      foot: { kind: 'floor' },
+    }),
+  },
+  settings,
+}
+await measure('whole plan without boards, 400 slats, 100 plates', 40, () => computePlan(manySlats))
 await benchAgree(measure, sixty)
 await benchWork(measure)
 

@@ -27,7 +27,8 @@ export function runs(times: number): number {
   return Math.ceil(times * Number(process.env.LAWS ?? 1))
 }
 
-const eighths = (least: number, most: number) =>
+/** Inches on the eighth. */
+export const eighths = (least: number, most: number) =>
   fc.integer({ min: Math.ceil(least * 8), max: Math.floor(most * 8) }).map((n) => n / 8)
 const pick = fc.constantFrom
 

@@ -1,5 +1,6 @@
 import type { Workpiece } from '~/model'
 import { boardFindings } from './findings/boardFindings'
+import { boxFindings } from './findings/boxFindings'
 import { clearanceFindings } from './findings/clearanceFindings'
 import { companionFindings } from './findings/companionFindings'
 import { cornerFindings } from './findings/cornerFindings'
@@ -64,6 +65,7 @@ export function computePlan(workpiece: Workpiece): Plan {
     ...bandsOffWall(workpiece, layout),
     ...meetingFindings(workpiece, layout),
     ...clearanceFindings(workpiece, layout, pieces),
+    ...boxFindings(workpiece, layout),
     ...spacingFindings(workpiece, layout),
     ...heightFindings(workpiece, layout),
     ...proudFindings(workpiece, layout, pieces),

@@ -1,6 +1,6 @@
 import { nearestNanometer, tickOf, ZERO } from '~/length'
 import { type Workpiece, inForce } from '~/model'
-import { boundsOf, unitVector } from '../geometry'
+import { boundsOf, TOUCHING, unitVector } from '../geometry'
 import { applyEdits } from '../edits/applyEdit'
 import { gapOf, laidOut } from '../edits/laidOut'
 import { layOutStanding } from '../layout/layOutWall'
@@ -55,6 +55,12 @@ function withUprights(layout: Layout, lefts: readonly number[]): Layout {
 }
 
 function meetsNothing(workpiece: Workpiece, layout: Layout): boolean {
+  // of many counts most run into a plate that nobody settled: told without placing a strip
+  const { meets } = layout.design
+  const open = layout.obstacles.filter(
+    ({ id, plate, fate }) => plate && fate !== 'cutRound' && meets[id] === undefined,
+  )
+  if (barredShifts({ ...layout, obstacles: open }, 0, 0).length > 0) return false
   return layout.uprights.every(
     (upright) => openMeetings(uprightStrip(layout, upright, rulesOf(layout)), layout, workpiece).length === 0,
   )
@@ -66,18 +72,36 @@ function meetsNothing(workpiece: Workpiece, layout: Layout): boolean {
  */
 function barredShifts(layout: Layout, clearance: number, upTo: number): [number, number][] {
   const { uprights, obstacles, lines, uprightFoot, uprightHead } = layout
-  const boxes = obstacles.map(({ plate, outline }) => ({ plate, ...boundsOf(outline) }))
+  const boxes = obstacles
+    .map(({ plate, outline }) => ({ plate, ...boundsOf(outline) }))
+    .sort((a, b) => a.left - b.left)
+  const widest = Math.max(0, ...boxes.map(({ left, right }) => right - left))
+  // what stands farther off than any shift takes a strip is left alone
+  const height = layout.lines.ceiling + Math.abs(layout.lines.base.at0)
+  const swaying = height * Math.max(Math.abs(layout.lean.left), Math.abs(layout.lean.right))
+  const reach = upTo + clearance + swaying
+  const firstFrom = (x: number) => {
+    let [low, high] = [0, boxes.length]
+    while (low < high) {
+      const middle = (low + high) >> 1
+      if ((boxes[middle]?.left ?? Infinity) < x) low = middle + 1
+      else high = middle
+    }
+    return low
+  }
   const barred: [number, number][] = []
   for (const upright of uprights) {
     const base = baseAt(lines, upright.left)
-    for (const box of boxes) {
+    for (let i = firstFrom(upright.left - reach - widest); i < boxes.length; i++) {
+      const box = boxes[i]
+      if (!box || box.left > upright.right + reach) break
       if (box.top <= base + uprightFoot || box.bottom >= base + uprightHead) continue
       const at = [box.bottom, box.top].map((y) => edgesAt(layout, upright, y))
       const left = Math.min(...at.map((edges) => edges.left))
       const right = Math.max(...at.map((edges) => edges.right))
       const room = box.plate ? clearance : 0
       const [from, to] = [box.left - right - room, box.right - left + room]
-      if (from >= upTo || to <= -upTo) continue
+      if (upTo > 0 ? from >= upTo || to <= -upTo : from >= -TOUCHING || to <= TOUCHING) continue
       if (box.plate || box.right - box.left < right - left) barred.push([from, to])
       else barred.push([from, box.left - left], [box.right - right, to])
     }
@@ -202,9 +226,14 @@ function moveBox(workpiece: Workpiece, layout: Layout, { obstacle }: Meeting, sp
     if (left < layout.lines.left || right > layout.lines.right) continue
     const here = { obstacles: [{ ...obstacle, outline }] }
     const next = applyEdits(workpiece, way.edits)
-    const clears = uprightsAfter(next, box.id, layout).every(
-      (upright) => openMeetings(upright, here, workpiece).length === 0,
-    )
+    // what stands farther off than any lean takes it can't meet it
+    const sway = layout.lines.ceiling * Math.max(Math.abs(layout.lean.left), Math.abs(layout.lean.right))
+    const clears = uprightsAfter(next, box.id, layout)
+      .filter(
+        ({ center, faceWidth }) =>
+          center.x + faceWidth + sway >= left && center.x - faceWidth - sway <= right,
+      )
+      .every((upright) => openMeetings(upright, here, workpiece).length === 0)
     if (clears) return [way]
   }
   return []

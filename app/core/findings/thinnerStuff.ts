@@ -58,7 +58,9 @@ export function thinner(
     .filter((material) => material.thickness + skin <= limit)
     .sort((a, b) => Math.abs(a.width - width) - Math.abs(b.width - width))
   const strips = thick.map(({ strip }) => strip)
-  const patch = nearest ? madeOf(inForce(wall.design), strips, nearest.id) : null
+  // what lies flat stands out by its width: no thinner board changes that
+  const onItsFace = thick.every(({ strip, standsOut }) => standsOut <= strip.material.thickness + skin)
+  const patch = nearest && onItsFace ? madeOf(inForce(wall.design), strips, nearest.id) : null
   return nearest && patch
     ? [
         {

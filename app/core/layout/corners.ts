@@ -64,6 +64,12 @@ function through(back: number, face: number, thickness: number): CornerCut {
   }
 }
 
+/** Whether the face of a rail that butts against another lands past that one's square end, in a corner wider than a right angle. */
+function landsPast(angle: number, thickness: number, other: number): boolean {
+  const along = (thickness + other * Math.cos(angle)) / Math.sin(angle)
+  return 0 - along * Math.cos(angle) - other * Math.sin(angle) > AS_GOOD_AS_SQUARE
+}
+
 /**
  * The cut of a rail at a corner, in plan: the two rails of a corner touch and do not overlap. `thickness` is how far it stands out;
  * `mate` what it meets there, null where no rail of the next wall lies at its height, undefined where nothing is known of that wall: then
@@ -91,7 +97,10 @@ export function cornerCut(
       // round an outside corner it covers the end of the one that butts against it
       if (turn === 'outside')
         return mate?.end === 'against' ? toPlane(mate.standsOut) : { cut: null, short: 0 }
-      return deg < 90 ? toPlane(0) : { cut: null, short: 0 }
+      // square leaves a hole where the corner is wide and what butts against it thin: then it is fitted to the next wall
+      return deg < 90 || (mate?.end === 'against' && landsPast(angle, thickness, mate.standsOut))
+        ? toPlane(0)
+        : { cut: null, short: 0 }
     }
     case 'against':
       if (other === null) return cornerCut('run', { deg, turn, measured: true }, thickness, null)

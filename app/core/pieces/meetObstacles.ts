@@ -1,10 +1,12 @@
 import type { Design } from '~/model'
 import {
+  boundsOf,
   crossing,
   type Line,
   lineFrom,
   movedFrom,
   passageThrough,
+  type Point,
   type Polygon,
   type Span,
   spanThrough,
@@ -69,6 +71,26 @@ function cornerLine(strip: Lie, outline: Polygon, at: number, entering: boolean)
   return best.line
 }
 
+/** A disc that holds an outline, worked out once for each. */
+interface Disc extends Point {
+  readonly radius: number
+}
+
+const discs = new WeakMap<Polygon, Disc>()
+
+function discOf(outline: Polygon): Disc {
+  const known = discs.get(outline)
+  if (known) return known
+  const { left, right, bottom, top } = boundsOf(outline)
+  const disc = {
+    x: (left + right) / 2,
+    y: (bottom + top) / 2,
+    radius: Math.hypot(right - left, top - bottom) / 2,
+  }
+  discs.set(outline, disc)
+  return disc
+}
+
 /** All obstacles in a strip's way, in order along it. */
 export function meetings(strip: Lie, obstacles: readonly Obstacle[]): Meeting[] {
   const { center, directionDeg } = strip
@@ -78,6 +100,9 @@ export function meetings(strip: Lie, obstacles: readonly Obstacle[]): Meeting[] 
   const lineAt = (left: number): Line => ({ through: movedFrom(center, directionDeg, 0, left), directionDeg })
   const met: Meeting[] = []
   for (const obstacle of obstacles) {
+    // of many most lie far off: told by one figure each
+    const { x, y, radius } = discOf(obstacle.outline)
+    if (Math.abs((y - center.y) * u.x - (x - center.x) * u.y) > half + radius) continue
     // most lie to one side of the strip, and are left alone after one look at their corners
     let [least, most] = [Infinity, -Infinity]
     for (const { x, y } of obstacle.outline) {

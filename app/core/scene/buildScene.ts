@@ -3,7 +3,7 @@ import type { Flatness, Survey, Thing } from '~/model'
 import { curveOf, placeArch } from '../companions/arch'
 import { itemOutline, placeRow } from '../companions/itemRow'
 import type { Plan } from '../computePlan'
-import { type Polygon, rectangle, unitVector } from '../geometry'
+import { boundsOf, type Polygon, rectangle, unitVector } from '../geometry'
 import { aboveOutline } from '../layout/above'
 import { bracketsOf } from '../layout/brackets'
 import { unevennesses } from '../survey/flatness'
@@ -258,11 +258,14 @@ export function buildScene(plan: Plan, survey: Survey, marking?: Marking): Scene
   }))
   // plates lie on top of the strips, so that a clash is seen
   const isPlateNode = (node: SceneNode) => node.kind === 'thing' && isPlate(node.thing)
+  const outline = wallOutline(shape, survey)
+  // as large as the wall truly is: a round figure may say less, and a ceiling rise over it
+  const { right, top } = boundsOf(outline)
   return {
-    width: survey.width,
-    height: survey.height,
+    width: Math.max(1, right),
+    height: Math.max(1, top),
     nodes: [
-      { kind: 'wall', id: 'wall', polygon: wallOutline(shape, survey) },
+      { kind: 'wall', id: 'wall', polygon: outline },
       ...fieldNodes(plan),
       ...aboveNodes(plan),
       ...survey.behind.studs.map((x, i): SceneNode => ({

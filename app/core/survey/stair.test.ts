@@ -1,0 +1,126 @@
+import fc from 'fast-check'
+import { keptBase, wallOf } from '../../../tests/namedWalls'
+import { inches, toInches, ZERO } from '~/length'
+import { computePlan } from '../computePlan'
+import { boundsOf } from '../geometry'
+import { type Stair, stairOf, pitchOf, stairThings } from './stair'
+
+const stair = (more: Partial<Stair> = {}): Stair => ({
+  from: inches(24),
+  to: inches(108),
+  rises: 'right',
+  rise: { by: 'step', rise: inches(7), run: inches(10.5) },
+  landing: { low: false, high: false },
+  skirt: null,
+  ...more,
+})
+const size = { width: inches(131), height: inches(120) }
+const made = (more: Partial<Stair> = {}) => {
+  const things = stairThings(stair(more), size)
+  if (!things.ok) throw new Error(things.issue.code)
+  return things.value
+}
+
+describe('a stair', () => {
+  // arithmetic by hand: 84 of run at 7 in 10 1/2 is 56; its pitch is that of two in three
+  test('by a step, by two heights and by its pitch it is the same', () => {
+    const [byStep] = made()
+    expect(toInches(byStep?.height ?? ZERO)).toBe(56)
+    expect(made({ rise: { by: 'heights', low: ZERO, high: inches(56) } })).toEqual([byStep])
+    const deg = (Math.atan(2 / 3) * 180) / Math.PI
+    expect(pitchOf(stair())).toBeCloseTo(deg, 9)
+    expect(toInches(made({ rise: { by: 'pitch', deg } })[0]?.height ?? ZERO)).toBeCloseTo(56, 6)
+  })
+
+  test('landings go on to the ends of the wall', () => {
+    const heights = { by: 'heights' as const, low: inches(9), high: inches(50) }
+    const things = made({ rise: heights, landing: { low: true, high: true } })
+    expect(
+      things.map(({ kind, left, width, height }) => [kind, ...[left, width, height].map(toInches)]),
+    ).toEqual([
+      ['stair', 24, 84, 41],
+      ['landing', 0, 24, 9],
+      ['landing', 108, 23, 50],
+    ])
+    expect(stairOf({ things })).toMatchObject({ rise: heights, landing: { low: true, high: true } })
+  })
+
+  test.each([
+    ['noRun', { to: inches(20) }],
+    ['noRise', { rise: { by: 'heights', low: inches(9), high: inches(9) } }],
+    ['pastWall', { to: inches(140) }],
+    ['aboveWall', { rise: { by: 'pitch', deg: 60 } }],
+    ['needsLanding', { rise: { by: 'heights', low: inches(9), high: inches(50) } }],
+  ] as [string, Partial<Stair>][])('%s', (code, more) => {
+    expect(stairThings(stair(more), size)).toEqual({ ok: false, issue: { code } })
+  })
+
+  test('a layout that follows it stands on its skirt board, and on the baseboard beside it', () => {
+    const skirt = { height: inches(3), thickness: inches(0.75) }
+    const plan = computePlan(
+      wallOf(
+        { ...size, baseboard: keptBase(5), things: made({ skirt, landing: { low: false, high: true } }) },
+        {
+          levelRule: 'floor',
+          foot: { kind: 'baseboard' },
+          topRail: null,
+          height: { rule: 'typed', value: inches(40) },
+          spacing: { school: 'equalByCount', strips: 6, ends: 'gap' },
+        },
+      ),
+    )
+    const lows = plan.pieces
+      .map(({ polygon }) => boundsOf(polygon))
+      .map(({ left, bottom }) => ({
+        x: toInches(left as never),
+        y: toInches(bottom as never),
+      }))
+    for (const { x, y } of lows) {
+      const nosing = x < 24 ? 0 : x > 108 ? 56 : ((x - 24) * 2) / 3
+      const over = x >= 24 && x + 2.5 <= 108 ? 3 : 5
+      if (x + 2.5 > 24 && x < 24) continue
+      if (x + 2.5 > 108 && x < 108) continue
+      expect(y - nosing).toBeCloseTo(over, 2)
+    }
+  })
+
+  test('law: boxes along a stair are parallelograms that keep their margin', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 20, max: 45 }),
+        fc.constantFrom('left' as const, 'right' as const),
+        (deg, rises) => {
+          const things = stairThings(
+            stair({ from: ZERO, to: inches(100), rises, rise: { by: 'pitch', deg } }),
+            { width: inches(100), height: inches(200) },
+          )
+          if (!things.ok) throw new Error(things.issue.code)
+          const { layout } = computePlan(
+            wallOf(
+              { width: inches(100), height: inches(200), things: things.value },
+              {
+                pattern: 'boxes',
+                levelRule: 'floor',
+                topRail: { material: 'chair-rail' },
+                height: { rule: 'typed', value: inches(36) },
+              },
+            ),
+          )
+          expect(layout.frames.length).toBeGreaterThan(1)
+          const slope = Math.tan((deg * Math.PI) / 180) * (rises === 'right' ? 1 : -1)
+          for (const { outline } of layout.frames) {
+            expect(outline).toHaveLength(4)
+            const sides = outline.map((a, i) => {
+              const b = outline[(i + 1) % 4] ?? a
+              return b.x === a.x ? Infinity : (b.y - a.y) / (b.x - a.x)
+            })
+            const raked = sides.filter((each) => Number.isFinite(each) && Math.abs(each) < 10)
+            expect(raked).toHaveLength(2)
+            for (const each of raked) expect(each).toBeCloseTo(slope, 4)
+          }
+        },
+      ),
+      { numRuns: 40 },
+    )
+  })
+})
