@@ -59,8 +59,12 @@ export function bandsOpen({ layout, pieces }: Plan, within: number): string[] {
         const b = boundsOf(region)
         return box.left < b.right && box.right > b.left && box.bottom < b.top && box.top > b.bottom
       })
+      // a chevron in one bay turns in its middle: a band is one of its halves
+      const box = boundsOf(region)
+      const turn = made.kind === 'chevron' && field.bays.length === 1 ? (box.left + box.right) / 2 : null
       const isOpen = (point: Point) =>
         isInside(point, region) &&
+        (turn === null || point.x < turn === middle.x < turn) &&
         region.every(
           (corner, i) => fromStretch(point, corner, region[(i + 1) % region.length] ?? corner) > within,
         ) &&

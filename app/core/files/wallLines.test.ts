@@ -16,6 +16,14 @@ function wrong(text: string, units: 'inches' | 'mm' = 'inches') {
 }
 
 describe('walls typed one a line', () => {
+  test('a notch is square, a slope slopes, and a base 1x6 is the board of that name', () => {
+    const { survey, nominal } = one('Gable wall: 151 x 103, base 1x6, notch 22 x 31 at 0 up 0')
+    expect(survey.things[0]).toMatchObject({ kind: 'cutOff', slope: null })
+    expect(survey.baseboard).toEqual({ height: inches(5.5), thickness: inches(0.75), fate: 'keep' })
+    expect(nominal).toEqual([{ trim: 'baseboard', board: '1x6' }])
+    expect(one('Gable wall: 151 x 103, base 6').nominal).toEqual([])
+  })
+
   test('width by height, and what stands there', () => {
     const { name, survey } = one(
       "Bay wall: 139 1/4 x 8' 1, base 5 1/4 x 3/4, crown 3 off, door 30 x 80 at 104, casing 3 1/2, window 34x46 at 40, 30 up, outlet at 22 up 14, switch at 99",

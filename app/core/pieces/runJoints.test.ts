@@ -58,6 +58,28 @@ describe('runs longer than the boards', () => {
     expect(at({ others: [inches(118)] })).toEqual([102])
   })
 
+  test('law: a joint on a stud is on its middle wherever a board reaches to the middle of one', () => {
+    let near = 0
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 130, max: 230 }),
+        fc.uniqueArray(fc.integer({ min: 1, max: 1800 }), { minLength: 1, maxLength: 12 }),
+        (run, eighths) => {
+          const studs = eighths.map((n) => inches(n / 8))
+          const reach = reachOf(inches(120), 'butt', THICK, WIDE)
+          const joints = placeJoints(0, inches(run), reach, { ...NOTHING_AROUND, studs })
+          if (joints.length !== 1) return
+          const held = studs.filter((stud) => jointsHold(0, inches(run), [stud], reach))
+          if (held.length === 0) return
+          near += 1
+          expect(held).toContain(joints[0])
+        },
+      ),
+      { numRuns: 400 },
+    )
+    expect(near).toBeGreaterThan(100)
+  })
+
   test('law: parts cover the run, none outgrows its board, as few as can be, and no better choice of studs', () => {
     const spot = fc.integer({ min: 0, max: 900 })
     fc.assert(

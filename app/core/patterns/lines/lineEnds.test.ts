@@ -1,0 +1,102 @@
+import fc from 'fast-check'
+import { runs } from '../../../../tests/anyWall'
+import { bandsOpen } from '../../../../tests/lineGaps'
+import { lineWall, STRIP } from '../../../../tests/lineWalls'
+import { computePlan } from '~/core/computePlan'
+import { inches } from '~/length'
+import type { Move } from '~/model'
+
+const base = { on: true, material: STRIP, id: 'm1' } as const
+const quarters = (least: number, most: number) =>
+  fc.integer({ min: least * 4, max: most * 4 }).map((n) => n / 4)
+
+function chevron(deg: number, clear: number): Move {
+  return {
+    ...base,
+    kind: 'chevron',
+    slope: { by: 'angle', deg },
+    clear: inches(clear),
+    hand: 'alternating',
+    first: 'up',
+    start: 'edge',
+    bands: null,
+  }
+}
+
+describe('families of lines', () => {
+  test('law: they fill their bands to the field and to what stands on it, or the gap is told', () => {
+    const anyFamily = fc.record({
+      width: quarters(30, 110),
+      height: quarters(28, 80),
+      deg: fc.integer({ min: 20, max: 70 }),
+      clear: quarters(5, 14),
+      kind: fc.constantFrom('diagonals' as const, 'lattice' as const, 'chevron' as const),
+      start: fc.constantFrom('center' as const, 'edge' as const, 'half' as const),
+      uprights: fc.constantFrom(undefined, 2, 3),
+      border: fc.constantFrom('miter' as const, 'butt' as const),
+    })
+    let bands = 0
+    fc.assert(
+      fc.property(anyFamily, ({ width, height, deg, clear, kind, start, uprights, border }) => {
+        const move: Move =
+          kind === 'chevron'
+            ? chevron(deg, clear)
+            : { ...base, kind, deg, clear: inches(clear), start, where: 'bays' }
+        const workpiece = lineWall(width, height, [move], { border, ...(uprights ? { uprights } : {}) })
+        const plan = computePlan(workpiece)
+        bands += plan.layout.moves?.moves.flatMap(({ stripIds }) => stripIds).length ?? 0
+        const told = new Set(
+          plan.findings
+            .filter(({ says }) => says.code === 'lineOpen' || says.code === 'linesVanish')
+            .flatMap(({ stripIds }) => stripIds),
+        )
+        expect(bandsOpen(plan, workpiece.settings.fit).filter((id) => !told.has(id))).toEqual([])
+      }),
+      { numRuns: runs(16) },
+    )
+    expect(bands).toBeGreaterThan(80)
+  })
+
+  test('law: a chevron without an upright meets itself in the middle, at equal steps', () => {
+    let pairs = 0
+    fc.assert(
+      fc.property(
+        quarters(40, 120),
+        quarters(40, 90),
+        fc.integer({ min: 25, max: 55 }),
+        quarters(5, 12),
+        (width, height, deg, clear) => {
+          const { pieces, layout } = computePlan(
+            lineWall(width, height, [chevron(deg, clear)], { border: 'miter' }),
+          )
+          const middle = (layout.left + layout.right) / 2
+          const lines = pieces.filter(({ role }) => role === 'line')
+          for (const { polygon } of lines) {
+            const xs = polygon.map(({ x }) => x - middle)
+            // none goes through the middle
+            expect(Math.max(...xs) <= 100 || Math.min(...xs) >= -100).toBe(true)
+          }
+          const cut = inches(2) / Math.cos((deg * Math.PI) / 180)
+          const apexes = (side: number) =>
+            lines
+              .filter(({ polygon }) => polygon.some(({ x }) => (x - middle) * side > inches(1)))
+              .map(({ polygon }) => polygon.filter(({ x }) => Math.abs(x - middle) <= 100))
+              // a whole cut in the middle, not one that the frame takes a corner of
+              .filter(
+                (at) => at.length === 2 && Math.abs(Math.abs((at[0]?.y ?? 0) - (at[1]?.y ?? 0)) - cut) < 100,
+              )
+              .map((at) => at.reduce((sum, { y }) => sum + y, 0) / 2)
+              .sort((a, b) => a - b)
+          const [left, right] = [apexes(-1), apexes(1)]
+          expect(left).toHaveLength(right.length)
+          left.forEach((y, i) => expect(Math.abs(y - (right[i] ?? 0))).toBeLessThan(100))
+          const steps = left.slice(1).map((y, i) => y - (left[i] ?? 0))
+          for (const step of steps) expect(Math.abs(step - (steps[0] ?? 0))).toBeLessThan(100)
+          pairs += left.length
+        },
+      ),
+      { numRuns: runs(40) },
+    )
+    expect(pairs).toBeGreaterThan(60)
+  })
+})
