@@ -44,7 +44,7 @@ const EDGES = { left: 'the left end', right: 'the right end', top: 'the ceiling'
 export function meetText(says: WallSays, w: Wording): string {
   switch (says.code) {
     case 'proudOfStrip':
-      return `Strips stand ${sayWithUnit(says.by, w)} proud of ${stripName(says.stripId, w).toLowerCase()} where they land on it.`
+      return `Strips are ${sayWithUnit(says.by, w)} proud of ${stripName(says.stripId, w).toLowerCase()} where they meet it.`
     case 'boxBroken':
       return `${says.boxes === 1 ? 'A box is' : `${says.boxes} boxes are`} left out: the ${thingCalled(w, says.thingId, says.kind)} would cut through ${says.boxes === 1 ? 'its' : 'their'} molding.`
     case 'smallPieces': {
@@ -52,7 +52,7 @@ export function meetText(says: WallSays, w: Wording): string {
       return `A piece of ${stripName(says.stripId, w).toLowerCase()} is only ${sayWithUnit(says.length, w)} long${more > 0 ? `, and ${count(more, 'more piece')} ${more === 1 ? 'is' : 'are'} as small` : ''}. Cut small pieces from a long strip, clamped, hands clear of the blade.`
     }
     case 'sideGap':
-      return `The wall leans away from the ${says.side} stile: ${sayWithUnit(says.gap, w)} open behind it at the ${says.at}. ${sideWayText(says, w)}`
+      return `${sayWithUnit(says.gap, w)} open behind the ${says.side} stile at the ${says.at}: the wall is out of plumb there. ${sideWayText(says, w)}`
     case 'thingOffWall':
       return `The ${thingCalled(w, says.thingId, says.kind)} reaches ${sayWithUnit(says.by, w)} past ${EDGES[says.side]} of the wall. Check its place and size.`
     case 'typedAgainstRead': {
