@@ -10,9 +10,12 @@ const swc = [
     module: { type: 'es6' },
   },
 ]
+/** A package that is a module only, and which Jest loads as anything else. */
+const asCommon = ['@swc/jest', { jsc: { target: 'es2022' }, module: { type: 'commonjs' } }]
 const base = {
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
-  transform: { '^.+\\.tsx?$': swc },
+  transform: { '/clipper2-ts/.+\\.js$': asCommon, '^.+\\.tsx?$': swc },
+  transformIgnorePatterns: ['/node_modules/(?!clipper2-ts/)'],
   moduleNameMapper: { '^~/(.*)$': '<rootDir>/app/$1', '\\.css$': '<rootDir>/tests/empty.cjs' },
 }
 export default {

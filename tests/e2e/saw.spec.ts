@@ -89,9 +89,9 @@ test('panels with a notch and two holes, strips from a sheet, a saw kept for the
   await expect(page.locator('[data-panel-cut="hole"]')).toHaveCount(2)
   await expect(page.locator('[data-panel-cut="notch"]')).toHaveCount(1)
   const hole = page.locator('[data-panel="P1"] [data-panel-cut="hole"]')
-  await expect(hole).toContainText('across 28 3/8 + 2 3/4 + 14 11/16')
+  await expect(hole).toContainText('across 28 11/16 + 2 1/8 + 15')
   await page.getByRole('radio', { name: 'from its back' }).click()
-  await expect(hole).toContainText('across 14 11/16 + 2 3/4 + 28 3/8')
+  await expect(hole).toContainText('across 15 + 2 1/8 + 28 11/16')
   await fold(page, /^Blocks/).click()
   await expect(page.locator('[data-kit="spacer"]')).toContainText('board')
 

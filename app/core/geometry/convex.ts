@@ -1,4 +1,5 @@
 import { type Line, type Polygon, type Point, unitVector } from './point'
+import { TOUCHING } from './tolerance'
 
 /** Where a line runs inside a convex outline: distances along it. */
 export interface Span {
@@ -127,4 +128,55 @@ export function distanceBetween(a: Polygon, b: Polygon): number {
       ),
     )
   return Math.min(least(a, b), least(b, a))
+}
+
+/** The convex hull of some points, counter-clockwise, without corners on its sides. */
+export function hullOf(points: readonly Point[]): Polygon {
+  const inOrder = [...points].sort((a, b) => a.x - b.x || a.y - b.y)
+  const chain = (list: readonly Point[]): Point[] => {
+    const kept: Point[] = []
+    for (const point of list) {
+      for (;;) {
+        const [a, b] = [kept.at(-2), kept.at(-1)]
+        if (!a || !b || (b.x - a.x) * (point.y - a.y) - (b.y - a.y) * (point.x - a.x) > 0) break
+        kept.pop()
+      }
+      kept.push(point)
+    }
+    return kept.slice(0, -1)
+  }
+  return [...chain(inOrder), ...chain(inOrder.reverse())]
+}
+
+/** Corners are rounded to nanometers: edges so near to each other are one. */
+export const ONE_EDGE = 20
+
+/** Two outlines with a stretch of an edge in common, longer than a touch. */
+export function sharesEdge(a: Polygon, b: Polygon): boolean {
+  return a.some((from, i) => {
+    const to = a[(i + 1) % a.length] ?? from
+    const length = Math.hypot(to.x - from.x, to.y - from.y)
+    if (length === 0) return false
+    const [ux, uy] = [(to.x - from.x) / length, (to.y - from.y) / length]
+    return b.some((c, k) => {
+      const d = b[(k + 1) % b.length] ?? c
+      const [atC, atD] = [c, d].map(({ x, y }) => (x - from.x) * ux + (y - from.y) * uy) as [number, number]
+      const [least, most] = [Math.max(0, Math.min(atC, atD)), Math.min(length, Math.max(atC, atD))]
+      if (most - least <= TOUCHING) return false
+      const middle = (least + most) / 2
+      return fromStretch({ x: from.x + ux * middle, y: from.y + uy * middle }, c, d) <= ONE_EDGE
+    })
+  })
+}
+
+/** Parts that share edges, together. */
+export function gathered(parts: readonly Polygon[]): Polygon[][] {
+  const wholes: Polygon[][] = []
+  for (const part of parts) {
+    const touching = wholes.filter((whole) => whole.some((other) => sharesEdge(part, other)))
+    const merged = [part, ...touching.flat()]
+    for (const whole of touching) wholes.splice(wholes.indexOf(whole), 1)
+    wholes.push(merged)
+  }
+  return wholes
 }

@@ -1,5 +1,14 @@
 import { nearestNanometer } from '~/length'
-import { leastWidth, liesApart, type Line, movedFrom, type Point, type Polygon, TOUCHING } from '../geometry'
+import {
+  leastWidth,
+  liesApart,
+  type Line,
+  movedFrom,
+  type Point,
+  type Polygon,
+  signedArea,
+  TOUCHING,
+} from '../geometry'
 import type { Field } from '../layout/field'
 import {
   type EndsAt,
@@ -17,21 +26,12 @@ import { type Crossing, crossingsOf, landsOn, type ThroughRule } from './crossin
 import { jointOf, runKey, runParts } from './joinRun'
 import { lapPieces } from './laps'
 import { metBy, startAlong } from './metBy'
+import { convexLeft, cutsOf, type Part, SAME_AREA } from './partsExact'
 import { miterEnds } from './miterEnds'
 import { type Lie, specOf, type Strip, wholePiece } from './strip'
 
 /** The shortest piece worth cutting. */
 const SHORTEST = 6_350_000 // 1/4 in
-
-/** A part of a strip between what ends it: the lines it stays within besides the strip's own. */
-interface Part {
-  readonly alsoStart: readonly Line[]
-  readonly alsoEnd: readonly Line[]
-  readonly startsAt: EndsAt
-  readonly endsAt: EndsAt
-  /** It ends at a corner of what it meets. */
-  readonly cornered?: true
-}
 
 /** A strip that runs through, as what others end at: its face before any notch, which is what stops them. */
 function asObstacle(id: string, outline: Polygon): Obstacle {
@@ -61,15 +61,47 @@ function partsBetween(ending: readonly Meeting[], own: Part): Part[] {
     meeting?.obstacle.kind === 'strip' ? 'strip' : 'thing'
   return Array.from({ length: inOrder.length + 1 }, (_, i): Part => {
     const [before, after] = [inOrder.slice(0, i), inOrder.slice(i)]
-    const cornered = [before.at(-1), after[0]].some((meeting) => meeting?.corner)
     return {
       alsoStart: before.map(({ exit }) => exit),
       alsoEnd: after.map(({ entry }) => entry),
       startsAt: i === 0 ? own.startsAt : at(before.at(-1)),
       endsAt: i === inOrder.length ? own.endsAt : at(after[0]),
-      ...(cornered ? { cornered: true as const } : {}),
     }
   })
+}
+
+/**
+ * The same, exact: where what is left is convex, it is cut to that. The parts above are cut along one line at each thing, which leaves
+ * a wedge open where a corner of it, or two things at once, end the strip.
+ */
+function pointedParts(strip: Strip, ending: readonly Meeting[], own: Part, field: Field): Part[] {
+  const face = wholePiece(strip)?.face
+  if (!face) return []
+  const things = [...new Set(ending.map(({ obstacle }) => obstacle))]
+  const placed = (part: Part) => placePiece(partSpec(strip, part, field))
+  const roughly = partsBetween(ending, own).flatMap((part) => {
+    const piece = placed(part)
+    return piece ? [{ part, piece }] : []
+  })
+  const exact = convexLeft(
+    face,
+    things.map(({ outline }) => outline),
+  ).flatMap((left) => {
+    const same = roughly.some(
+      ({ piece }) =>
+        Math.abs(signedArea(piece.face) - signedArea(left)) <= SAME_AREA &&
+        !liesApart(piece.face, left, TOUCHING),
+    )
+    const part = same ? null : cutsOf(strip, left, things, own)
+    const piece = part && placed(part)
+    return part && piece ? [{ part, piece }] : []
+  })
+  const others = roughly.filter(({ piece }) =>
+    exact.every(({ piece: { face: left } }) => liesApart(left, piece.face, TOUCHING)),
+  )
+  return [...others, ...exact]
+    .sort((a, b) => startAlong(a.piece, strip) - startAlong(b.piece, strip))
+    .map(({ part }) => part)
 }
 
 /** Parts of a strip between the things and the strips that end it. */
@@ -83,15 +115,14 @@ function partsOf(
   if (!met) return { parts: [], notched: [] }
   const { ending, notched, start } = met
   if (ending.length === 0) return { parts: [own], notched }
-  if (strip.mayPoint) return { parts: partsBetween(ending, own), notched }
+  if (strip.mayPoint) return { parts: pointedParts(strip, ending, own, field), notched }
   const parts: Part[] = []
-  let from: Pick<Part, 'alsoStart' | 'startsAt' | 'cornered'> = own
+  let from: Pick<Part, 'alsoStart' | 'startsAt'> = own
   for (const several of clustered(ending)) {
     const at = several.some(({ obstacle }) => obstacle.kind !== 'strip') ? 'thing' : 'strip'
-    const cornered = several.some(({ corner }) => corner) ? { cornered: true as const } : {}
     if (several.every((meeting) => meeting.from > start))
-      parts.push({ ...from, ...cornered, alsoEnd: several.map(({ entry }) => entry), endsAt: at })
-    from = { alsoStart: several.map(({ exit }) => exit), startsAt: at, ...cornered }
+      parts.push({ ...from, alsoEnd: several.map(({ entry }) => entry), endsAt: at })
+    from = { alsoStart: several.map(({ exit }) => exit), startsAt: at }
   }
   parts.push({ ...from, alsoEnd: [], endsAt: own.endsAt })
   return { parts, notched }
