@@ -1,6 +1,6 @@
 import { nearestNanometer } from '~/length'
 import { type Workpiece, inForce } from '~/model'
-import { boundsOf, distanceBetween, type Polygon } from '../geometry'
+import { boundsOf, ByLeft, distanceBetween, type Polygon } from '../geometry'
 import type { Layout } from '../layout/layout'
 import type { Piece } from '../pieces'
 import { isPlate } from '../survey/obstacles'
@@ -26,25 +26,26 @@ const ROUNDING = 2
 /** Plates that strips come nearer to than was asked for, without lying on them; each plate once, with the nearest. */
 export function clearanceFindings({ wall }: Workpiece, layout: Layout, pieces: readonly Piece[]): Finding[] {
   const { meets, judgement } = inForce(wall.design)
-  const faces = pieces.map(({ stripId, polygon, directionDeg }) => ({
-    stripId,
-    polygon,
-    bounds: boundsOf(polygon),
-    isSlanted: directionDeg % 90 !== 0,
-  }))
+  const faces = new ByLeft(pieces, ({ polygon }) => polygon)
   return layout.obstacles.flatMap((obstacle): Finding[] => {
     const { kind } = obstacle
     if (!obstacle.plate || kind === 'strip' || !isPlate(kind)) return []
     // what is cut round or ended at has its answer
     if (obstacle.fate === 'cutRound' || meets[obstacle.id] !== undefined) return []
     const around = boundsOf(obstacle.outline)
+    const near = judgement.clearance - ROUNDING
     const spaces = faces
-      .map(({ stripId, bounds, isSlanted, polygon }) => {
-        const space = spaceBetween(bounds, around)
+      .between(around.left - near, around.right + near)
+      .flatMap(({ item: { stripId, polygon, directionDeg }, box }) => {
+        // none is nearer than its rectangle
+        const space = spaceBetween(box, around)
+        if (space >= near) return []
         // a slanted piece fills no upright rectangle
-        return { stripId, space: isSlanted ? spaceApart(polygon, obstacle.outline, space) : space }
+        return [
+          { stripId, space: directionDeg % 90 !== 0 ? spaceApart(polygon, obstacle.outline, space) : space },
+        ]
       })
-      .filter(({ space }) => space < judgement.clearance - ROUNDING)
+      .filter(({ space }) => space < near)
       .sort((a, b) => a.space - b.space)
     const [nearest] = spaces
     // on the plate it is told as a strip that meets it

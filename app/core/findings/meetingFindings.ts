@@ -1,15 +1,15 @@
 import { nearestNanometer, tickOf, ZERO } from '~/length'
 import { type Workpiece, inForce } from '~/model'
-import { boundsOf, TOUCHING, unitVector } from '../geometry'
+import { boundsOf, ByLeft, TOUCHING, unitVector } from '../geometry'
 import { applyEdits } from '../edits/applyEdit'
-import { gapOf, laidOut } from '../edits/laidOut'
+import { gapOf, placesAfter } from '../edits/laidOut'
 import { layOutStanding } from '../layout/layOutWall'
 import { edgesAt } from '../layout/lean'
-import type { Layout } from '../layout/layout'
+import type { LaidOut, Layout } from '../layout/layout'
 import { endsOf, rulesOf } from '../patterns/rules'
-import { specOf, type Strip } from '../strips/strip'
+import { type Strip, wholePiece } from '../strips/strip'
 import { uprightStrip } from '../layout/uprightStrip'
-import { isUpright, type Meeting, meetings, placePiece } from '../pieces'
+import { isUpright, type Meeting, meetings, obstaclesNear } from '../pieces'
 import { fewestStrips } from '../spacing'
 import { outlineOf } from '../survey/obstacles'
 import { baseAt } from '../survey/wallLines'
@@ -19,20 +19,19 @@ import type { Finding, WayOut } from './finding'
 /** A strip lies over a plate, or half over something: not settled by the survey or the design. */
 function isOpen(meeting: Meeting, workpiece: Workpiece): boolean {
   const { obstacle, whole } = meeting
-  if (inForce(workpiece.wall.design).meets[obstacle.id] !== undefined || obstacle.fate === 'cutRound')
-    return false
-  return obstacle.plate || !whole
+  if ((!obstacle.plate && whole) || obstacle.fate === 'cutRound') return false
+  return inForce(workpiece.wall.design).meets[obstacle.id] === undefined
 }
 
 /** The open meetings of a strip, within its own length. */
 function openMeetings(
   spec: Strip,
-  { obstacles }: Pick<Layout, 'obstacles'>,
+  { obstacles }: Pick<LaidOut, 'obstacles'>,
   workpiece: Workpiece,
 ): Meeting[] {
-  const open = meetings(spec, obstacles).filter((meeting) => isOpen(meeting, workpiece))
+  const open = meetings(spec, obstaclesNear(spec, obstacles)).filter((meeting) => isOpen(meeting, workpiece))
   if (open.length === 0) return []
-  const whole = placePiece(specOf(spec))
+  const whole = wholePiece(spec)
   if (!whole) return []
   const along = unitVector(spec.directionDeg)
   const start = Math.min(
@@ -42,7 +41,7 @@ function openMeetings(
 }
 
 /** The same layout with its uprights elsewhere along the wall, all else as it stands. */
-function withUprights(layout: Layout, lefts: readonly number[]): Layout {
+function withUprights(layout: LaidOut, lefts: readonly number[]): LaidOut {
   return {
     ...layout,
     uprights: lefts.map((left, i) => ({
@@ -54,59 +53,51 @@ function withUprights(layout: Layout, lefts: readonly number[]): Layout {
   }
 }
 
-function meetsNothing(workpiece: Workpiece, layout: Layout): boolean {
+function meetsNothing(workpiece: Workpiece, layout: LaidOut): boolean {
   // of many counts most run into a plate that nobody settled: told without placing a strip
   const { meets } = layout.design
   const open = layout.obstacles.filter(
     ({ id, plate, fate }) => plate && fate !== 'cutRound' && meets[id] === undefined,
   )
-  if (barredShifts({ ...layout, obstacles: open }, 0, 0).length > 0) return false
+  for (const [from, to] of bars({ ...layout, obstacles: open }, 0, 0)) if (to > from) return false
   return layout.uprights.every(
     (upright) => openMeetings(uprightStrip(layout, upright, rulesOf(layout)), layout, workpiece).length === 0,
   )
 }
 
 /**
- * Shifts of up to so much that would leave an upright half over something, or nearer to a plate than asked for: open intervals
- * in order, those that overlap made one.
+ * Shifts of up to so much that would leave an upright half over something, or nearer to a plate than asked for: open intervals, one after
+ * the other, so that who asks for any is done with the first. With no shift at all only what is met where it stands.
  */
-function barredShifts(layout: Layout, clearance: number, upTo: number): [number, number][] {
+function* bars(layout: LaidOut, clearance: number, upTo: number): Generator<[number, number]> {
   const { uprights, obstacles, lines, uprightFoot, uprightHead } = layout
-  const boxes = obstacles
-    .map(({ plate, outline }) => ({ plate, ...boundsOf(outline) }))
-    .sort((a, b) => a.left - b.left)
-  const widest = Math.max(0, ...boxes.map(({ left, right }) => right - left))
+  const inOrder = new ByLeft(obstacles, ({ outline }) => outline)
   // what stands farther off than any shift takes a strip is left alone
   const height = layout.lines.ceiling + Math.abs(layout.lines.base.at0)
   const swaying = height * Math.max(Math.abs(layout.lean.left), Math.abs(layout.lean.right))
   const reach = upTo + clearance + swaying
-  const firstFrom = (x: number) => {
-    let [low, high] = [0, boxes.length]
-    while (low < high) {
-      const middle = (low + high) >> 1
-      if ((boxes[middle]?.left ?? Infinity) < x) low = middle + 1
-      else high = middle
-    }
-    return low
-  }
-  const barred: [number, number][] = []
   for (const upright of uprights) {
     const base = baseAt(lines, upright.left)
-    for (let i = firstFrom(upright.left - reach - widest); i < boxes.length; i++) {
-      const box = boxes[i]
-      if (!box || box.left > upright.right + reach) break
+    for (const { item, box } of inOrder.between(upright.left - reach, upright.right + reach)) {
       if (box.top <= base + uprightFoot || box.bottom >= base + uprightHead) continue
       const at = [box.bottom, box.top].map((y) => edgesAt(layout, upright, y))
       const left = Math.min(...at.map((edges) => edges.left))
       const right = Math.max(...at.map((edges) => edges.right))
-      const room = box.plate ? clearance : 0
+      const room = item.plate ? clearance : 0
       const [from, to] = [box.left - right - room, box.right - left + room]
       if (upTo > 0 ? from >= upTo || to <= -upTo : from >= -TOUCHING || to <= TOUCHING) continue
-      if (box.plate || box.right - box.left < right - left) barred.push([from, to])
-      else barred.push([from, box.left - left], [box.right - right, to])
+      if (item.plate || box.right - box.left < right - left) yield [from, to]
+      else {
+        yield [from, box.left - left]
+        yield [box.right - right, to]
+      }
     }
   }
-  barred.sort((a, b) => a[0] - b[0])
+}
+
+/** The same in order, those that overlap made one. */
+function barredShifts(layout: LaidOut, clearance: number, upTo: number): [number, number][] {
+  const barred = [...bars(layout, clearance, upTo)].sort((a, b) => a[0] - b[0])
   const merged: [number, number][] = []
   for (const [from, to] of barred) {
     const last = merged[merged.length - 1]
@@ -170,7 +161,7 @@ function clearingCounts(workpiece: Workpiece, layout: Layout, howMany: number): 
         patch: { spacing: { school: 'equalByCount', strips, ends }, shift: ZERO, sectionOwn: {} },
       },
     ]
-    const next = laidOut(workpiece, edits)
+    const next = placesAfter(workpiece, edits)
     const gap = gapOf(next)
     if (gap !== null && next.uprights.length === strips && meetsNothing(workpiece, next))
       found.push({ says: { code: 'useStrips', strips, gap }, edits })
@@ -190,20 +181,44 @@ function settle(workpiece: Workpiece, meeting: Meeting): WayOut[] {
   ]
 }
 
+/** Uprights in order along the wall, each as wide as any lean takes it. */
+function fromLeft(uprights: readonly Strip[], { lines, lean }: LaidOut): ByLeft<Strip> {
+  const sway = lines.ceiling * Math.max(Math.abs(lean.left), Math.abs(lean.right))
+  return new ByLeft(uprights, ({ center: { x, y }, faceWidth }) => [
+    { x: x - faceWidth / 2 - sway, y },
+    { x: x + faceWidth / 2 + sway, y },
+  ])
+}
+
 /** The uprights as they stand once a thing is moved: a layout may be centered about the very thing. */
-function uprightsAfter(next: Workpiece, thingId: string, layout: Layout): Strip[] {
+function uprightsAfter(
+  workpiece: Workpiece,
+  edits: WayOut['edits'],
+  thingId: string,
+  layout: Layout,
+  uprights: ByLeft<Strip>,
+): ByLeft<Strip> {
   const { spacing } = layout.design
-  if (!('about' in spacing) || spacing.about !== thingId)
-    return layout.strips.filter(({ role }) => isUpright(role))
+  if (!('about' in spacing) || spacing.about !== thingId) return uprights
+  const next = applyEdits(workpiece, edits)
   const moved = layOutStanding(next.wall.survey, layout.design, next.settings)
-  return moved.uprights.map((upright) => uprightStrip(moved, upright, rulesOf(moved)))
+  return fromLeft(
+    moved.uprights.map((upright) => uprightStrip(moved, upright, rulesOf(moved))),
+    layout,
+  )
 }
 
 /**
  * Moves the box clear of an upright strip by what is asked for between them, to the nearer side where it then meets no
  * other strip: an electrician's work.
  */
-function moveBox(workpiece: Workpiece, layout: Layout, { obstacle }: Meeting, spec: Strip): WayOut[] {
+function moveBox(
+  workpiece: Workpiece,
+  layout: Layout,
+  { obstacle }: Meeting,
+  spec: Strip,
+  uprights: ByLeft<Strip>,
+): WayOut[] {
   const { things } = workpiece.wall.survey
   const box = things.find(({ id }) => id === obstacle.id)
   if (!box || !obstacle.plate || spec.directionDeg !== 90) return []
@@ -212,29 +227,17 @@ function moveBox(workpiece: Workpiece, layout: Layout, { obstacle }: Meeting, sp
   const toRight = spec.center.x + spec.faceWidth / 2 - box.left + clearance
   for (const by of [toLeft, toRight].sort((a, b) => Math.abs(a) - Math.abs(b))) {
     const moved = { ...box, left: nearestNanometer(box.left + by), fromRight: null }
-    const way: WayOut = {
-      says: { code: 'moveBox', by: nearestNanometer(by) },
-      edits: [
-        {
-          type: 'patchSurvey',
-          patch: { things: things.map((thing) => (thing === box ? moved : thing)) },
-        },
-      ],
-    }
     const outline = outlineOf(moved)
     const { left, right } = boundsOf(outline)
     if (left < layout.lines.left || right > layout.lines.right) continue
+    const edits: WayOut['edits'] = [
+      { type: 'patchSurvey', patch: { things: things.map((thing) => (thing === box ? moved : thing)) } },
+    ]
     const here = { obstacles: [{ ...obstacle, outline }] }
-    const next = applyEdits(workpiece, way.edits)
-    // what stands farther off than any lean takes it can't meet it
-    const sway = layout.lines.ceiling * Math.max(Math.abs(layout.lean.left), Math.abs(layout.lean.right))
-    const clears = uprightsAfter(next, box.id, layout)
-      .filter(
-        ({ center, faceWidth }) =>
-          center.x + faceWidth + sway >= left && center.x - faceWidth - sway <= right,
-      )
-      .every((upright) => openMeetings(upright, here, workpiece).length === 0)
-    if (clears) return [way]
+    const clears = uprightsAfter(workpiece, edits, box.id, layout, uprights)
+      .between(left, right)
+      .every(({ item }) => openMeetings(item, here, workpiece).length === 0)
+    if (clears) return [{ says: { code: 'moveBox', by: nearestNanometer(by) }, edits }]
   }
   return []
 }
@@ -257,6 +260,10 @@ export function meetingFindings(workpiece: Workpiece, layout: Layout): Finding[]
     openMeetings(spec, layout, workpiece).map((meeting) => ({ spec, meeting })),
   )
   const upright = found.some(({ spec }) => isUpright(spec.role))
+  const uprights = fromLeft(
+    layout.strips.filter(({ role }) => isUpright(role)),
+    layout,
+  )
   const shared =
     upright && rulesOf(layout).counts(layout.design)
       ? [...clearingShifts(workpiece, layout), ...clearingCounts(workpiece, layout, 2)]
@@ -284,7 +291,7 @@ export function meetingFindings(workpiece: Workpiece, layout: Layout): Finding[]
         waysOut: [
           ...(isUpright(spec.role) ? shared : []),
           ...settle(workpiece, meeting),
-          ...(isUpright(spec.role) ? moveBox(workpiece, layout, meeting, spec) : []),
+          ...(isUpright(spec.role) ? moveBox(workpiece, layout, meeting, spec, uprights) : []),
         ],
         ...(obstacle.plate ? { blocks: { key, figure: offsetOf(spec, meeting) } } : {}),
       },

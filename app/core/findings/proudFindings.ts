@@ -4,7 +4,7 @@ import { boundsOf, isInside, type Point, TOUCHING, unitVector } from '../geometr
 import type { Layout } from '../layout/layout'
 import { backerThickness } from '../panels/backerSheet'
 import { rulesOf } from '../patterns/rules'
-import { meetings, type Piece, treatmentOf } from '../pieces'
+import { meetings, obstaclesNear, type Piece, treatmentOf } from '../pieces'
 import { type Strip, wholePiece } from '../strips/strip'
 import { clearOf } from '../survey/heat'
 import { isMissing, isOpening } from '../survey/obstacles'
@@ -43,7 +43,9 @@ function onBase({ settings }: Workpiece, railMaterial: string): WayOut[] {
 
 /** Things that a strip ends at, within its own length. */
 function endedAt(strip: Strip, layout: Layout, meets: Design['meets']): string[] {
-  const ending = meetings(strip, layout.obstacles).filter((each) => treatmentOf(each, meets) === 'end')
+  const ending = meetings(strip, obstaclesNear(strip, layout.obstacles)).filter(
+    (each) => treatmentOf(each, meets) === 'end',
+  )
   const whole = ending.length === 0 ? null : wholePiece(strip)
   if (!whole) return []
   const along = unitVector(strip.directionDeg)

@@ -64,8 +64,8 @@ export function layOutStanding(survey: Survey, design: Design, settings: Setting
   }
 }
 
-/** Where uprights, horizontals and frames go. */
-function placesOf(survey: Survey, design: Design, settings: Settings, beside?: BesideWall): LaidOut {
+/** Where uprights, horizontals and frames go, with no strip made of them yet. */
+export function placesOf(survey: Survey, design: Design, settings: Settings, beside?: BesideWall): LaidOut {
   const field = fieldOf(survey, design, settings, beside)
   const { left, right, lines } = field
   const battenMaterial = materialIn(field, design.battenMaterial)

@@ -109,11 +109,9 @@ export function placeUprights(
     .flatMap(({ left: from, placement }) =>
       (placement?.nearEdges ?? []).map((edge) => addLengths(nearestNanometer(from), edge)),
     )
-    .map((edge, i) => ({
-      ...named({ kind: role, number: i + 1 }),
-      number: i + 1,
-      left: edge,
-      right: addLengths(edge, stripWidth),
-    }))
+    .map((edge, i) => {
+      const { id, name } = named({ kind: role, number: i + 1 })
+      return { id, name, number: i + 1, left: edge, right: addLengths(edge, stripWidth) }
+    })
   return { sections, uprights }
 }

@@ -69,6 +69,9 @@ export function crossingsOf(strips: readonly Strip[], rule: ThroughRule = byTier
     half: strip.faceWidth / 2,
     ...reachOf(strip),
   }))
+  const [first] = lies
+  // what all runs one way crosses nowhere
+  if (!first || lies.every(({ u }) => Math.abs(first.u.x * u.y - first.u.y * u.x) < LEAST_SINE / 2)) return []
   const found: Crossing[] = []
   for (let i = 0; i < lies.length; i++) {
     const a = lies[i]

@@ -19,6 +19,7 @@ import {
   placePiece,
   FACE_ANGLE,
   isSmall,
+  obstaclesNear,
   ROLES,
 } from '../pieces'
 import type { Obstacle } from '../survey/obstacles'
@@ -130,7 +131,7 @@ function partsOf(
 
 /** The faces of a strip that others land on: ended by what stands on the wall, whole where it is joined, before any notch. */
 function facesOf(strip: Strip, field: Field): Polygon[] {
-  const { parts } = partsOf(strip, field.obstacles, field)
+  const { parts } = partsOf(strip, obstaclesNear(strip, field.obstacles), field)
   return parts.flatMap((part) => {
     const piece = placePiece(partSpec(strip, part, field))
     return piece && piece.longLength >= SHORTEST ? [piece.face] : []
@@ -301,7 +302,7 @@ export function cutStrips(wanted: readonly Strip[], field: Field, rule?: Through
   for (const { strip, index } of inTurn) {
     const met = strip.yields ? strips.flatMap((other, i) => (other.yields ? [] : [i])) : (lands[index] ?? [])
     const crossed = met.flatMap(facesAt)
-    const made = cutStrip(strip, [...field.obstacles, ...crossed], field, joints)
+    const made = cutStrip(strip, [...obstaclesNear(strip, field.obstacles), ...crossed], field, joints)
     joints.push(...made.joints)
     done.set(index, made)
   }
