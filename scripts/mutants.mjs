@@ -1,7 +1,9 @@
-// npm run mutants [GROUP...]: changes the core a little in many places and counts what no test notices. Stryker makes the changes; they are
+// npm run mutants [GROUP... | since COMMIT]: changes the core a little in many places and counts what no test notices. Stryker makes the changes; they are
 // tried in one process, since starting Jest anew for each takes an hour more than trying it. The figures go to docs/mutants.json, what was
-// missed to reports/mutants/GROUP.json. Not part of npm test: it takes a while.
-import { fork } from 'node:child_process'
+// missed to reports/mutants/GROUP.json. With a commit only lines that are new since then are changed, and of the changes a sample is tried
+// (SAMPLE=240, the same each time); the figures of groups stay.
+// Not part of npm test: it takes a while.
+import { execFileSync, fork } from 'node:child_process'
 import {
   cpSync,
   existsSync,
@@ -41,6 +43,10 @@ const LAWS = [`${CORE}/layout/meeting.test.ts`, `${CORE}/patterns/anything.test.
 const LAWS_FOR = Number(process.env.LAWS_MINUTES ?? 20) * 60_000
 /** A mutant that takes longer hangs. */
 const HANGS_AFTER = 30_000
+/** With the tests of all that changed one that nothing notices takes longer. */
+const HANGS_AFTER_ALL = 90_000
+/** So many of the changes of new lines are tried. */
+const SAMPLE = Number(process.env.SAMPLE ?? 240)
 const quiet = { debug() {}, info() {}, warn() {}, isDebugEnabled: () => false }
 
 const isSource = (name) => name.endsWith('.ts') && !name.endsWith('.test.ts') && !name.endsWith('/index.ts')
@@ -48,11 +54,44 @@ const isSource = (name) => name.endsWith('.ts') && !name.endsWith('.test.ts') &&
 const inPlace = (place) =>
   place.endsWith('.ts') ? [place] : readdirSync(place, { recursive: true }).map((file) => `${place}/${file}`)
 
+/** The lines of the core that are new since a commit, by their files, as stretches from line to line. */
+function newSince(commit) {
+  const diff = execFileSync('git', ['diff', '--unified=0', '--no-color', commit, '--', CORE], {
+    encoding: 'utf8',
+    maxBuffer: 1 << 28,
+  })
+  const lines = new Map()
+  let file = ''
+  for (const line of diff.split('\n')) {
+    if (line.startsWith('+++ ')) file = line.slice('+++ b/'.length)
+    const [, from, count] = /^@@ .* \+(\d+)(?:,(\d+))? @@/.exec(line) ?? []
+    if (from === undefined || count === '0' || !isSource(file)) continue
+    const start = Number(from) - 1
+    const stretch = {
+      start: { line: start, column: 0 },
+      end: { line: start + Number(count ?? 1) - 1, column: 10_000 },
+    }
+    lines.set(file, [...(lines.get(file) ?? []), stretch])
+  }
+  return lines
+}
+
+/** What is changed in a group: of each file all of it, or the lines that are new. */
+function changedIn({ places, since }) {
+  if (since) return [...newSince(since)]
+  return places
+    .flatMap(inPlace)
+    .filter(isSource)
+    .map((file) => [file, true])
+}
+
 /** A copy of the project with every change of a group built in, each asleep until it is called by its number. */
 async function instrumented(name) {
-  const { places } = GROUPS[name]
-  const names = places.flatMap(inPlace).filter(isSource)
-  const files = names.map((file) => ({ name: file, mutate: true, content: readFileSync(file, 'utf8') }))
+  const files = changedIn(GROUPS[name]).map(([file, mutate]) => ({
+    name: file,
+    mutate,
+    content: readFileSync(file, 'utf8'),
+  }))
   const options = { ignorers: [], excludedMutations: [], plugins: null }
   const made = await new Instrumenter(quiet).instrument(files, options)
   const sandbox = `.stryker-tmp/${name}`
@@ -100,8 +139,16 @@ function ask(child, question, patience) {
   })
 }
 
+/** Every so manieth of a list, from the first: a sample that is the same each time. */
+function sampled(list, count) {
+  const step = Math.max(1, list.length / count)
+  return Array.from({ length: Math.min(count, list.length) }, (_, i) => list[Math.floor(i * step)])
+}
+
 async function run(name) {
-  const { sandbox, mutants, sources } = await instrumented(name)
+  const { since } = GROUPS[name]
+  const { sandbox, mutants: all, sources } = await instrumented(name)
+  const hangsAfter = since ? HANGS_AFTER_ALL : HANGS_AFTER
   const tests = GROUPS[name].tests
     .flatMap(inPlace)
     .filter((file) => file.endsWith('.test.ts') && !SLOW.test(file))
@@ -110,16 +157,23 @@ async function run(name) {
   const first = await ask(child, { type: 'learn' }, 600_000)
   if (!first.covered) throw new Error(`${name}: the tests fail without any change: ${first.problem}`)
   const [isStatic, isCovered] = [new Set(first.static), new Set(first.covered)]
+  // what is worked out while the code is loaded would need all tests anew for each: not in a sample
+  const mutants = since
+    ? sampled(
+        all.filter(({ id }) => !isStatic.has(id)),
+        SAMPLE,
+      )
+    : all
   const started = Date.now()
   for (const [i, { id }] of mutants.entries()) {
-    if (i % 100 === 99)
+    if (i % (since ? 20 : 100) === (since ? 19 : 99))
       console.log(`${name}: ${i + 1} of ${mutants.length}, ${Math.round((Date.now() - started) / 1000)} s`)
     if (!isCovered.has(id) && !isStatic.has(id)) {
       status.set(id, 'NoCoverage')
       continue
     }
     const answer = isCovered.has(id)
-      ? await ask(child, { type: 'try', id }, HANGS_AFTER)
+      ? await ask(child, { type: 'try', id }, hangsAfter)
       : { status: 'Survived' }
     status.set(id, answer.status)
     if (answer.status === 'Timeout' || !child.connected) {
@@ -143,19 +197,24 @@ async function run(name) {
       const at = `${fileName}:${start.line + 1}`
       return { id, at, was, now: replacement, how: mutatorName, status: status.get(id) }
     })
-  await askTheLaws(sandbox, left)
+  if (!since) await askTheLaws(sandbox, left)
   rmSync(sandbox, { recursive: true, force: true })
   mkdirSync('reports/mutants', { recursive: true })
   writeFileSync(`reports/mutants/${name}.json`, `${JSON.stringify(left, null, 1)}\n`)
   const noticed = mutants.length - left.length
-  return { mutants: mutants.length, noticed, score: Number(((100 * noticed) / mutants.length).toFixed(1)) }
+  return {
+    ...(since ? { of: all.length } : {}),
+    mutants: mutants.length,
+    noticed,
+    score: Number(((100 * noticed) / mutants.length).toFixed(1)),
+  }
 }
 
 /** What no test of the score notices: do the laws over random walls, which are too slow to be asked of every change? */
 async function askTheLaws(sandbox, left) {
   let child = tester(sandbox, LAWS)
-  const learnt = await ask(child, { type: 'learn' }, 600_000)
-  const covered = new Set(learnt.covered ?? [])
+  const learned = await ask(child, { type: 'learn' }, 600_000)
+  const covered = new Set(learned.covered ?? [])
   const until = Date.now() + LAWS_FOR
   for (const each of left) {
     each.why = plainReason(each)
@@ -173,6 +232,16 @@ async function askTheLaws(sandbox, left) {
 
 const FIGURES = 'docs/mutants.json'
 const wanted = process.argv.slice(2)
+if (wanted[0] === 'since') {
+  const since = wanted[1] ?? 'HEAD'
+  const folders = [
+    ...new Set([...newSince(since).keys()].map((file) => file.split('/').slice(0, 3).join('/'))),
+  ]
+  GROUPS.since = { ...group(folders, ...KEPT), since }
+  const result = await run('since')
+  console.log('since', since, JSON.stringify(result))
+  process.exit(0)
+}
 for (const name of wanted.length > 0 ? wanted : Object.keys(GROUPS)) {
   const result = { ...(await run(name)), date: new Date().toISOString().slice(0, 10) }
   const figures = existsSync(FIGURES) ? JSON.parse(readFileSync(FIGURES, 'utf8')) : { groups: {} }

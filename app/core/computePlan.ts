@@ -37,7 +37,7 @@ export interface Plan {
   readonly findings: readonly Finding[]
 }
 
-/** Horizontals of which no piece is left have no marks either; a mitred border's rails are sides of its frame. */
+/** Horizontals of which no piece is left have no marks either; a mitered border's rails are sides of its frame. */
 function withoutVanished(layout: Layout, pieces: readonly Piece[]): { layout: Layout; vanished: Band[] } {
   if (layout.right <= layout.left) return { layout: { ...layout, bands: [] }, vanished: [] }
   const cut = new Set(pieces.map(({ stripId }) => stripId))

@@ -37,11 +37,11 @@ const UNIT_NM: Readonly<Record<string, number>> = {
 }
 
 const UNIT_WORDS: readonly (readonly [RegExp, string])[] = [
-  [/^(?:millimeters?|millimetres?|mm)/, 'mm'],
+  [/^(?:millimeters?|millimeters?|mm)/, 'mm'],
   [/^(?:centimeters?|centimetres?|cm)/, 'cm'],
   [/^(?:inches|inch|in\.?|"|'')/, 'in'],
   [/^(?:feet|foot|ft\.?|')/, 'ft'],
-  [/^(?:meters?|metres?|m)(?![a-z])/, 'm'],
+  [/^(?:meters?|meters?|m)(?![a-z])/, 'm'],
 ]
 
 /** 29 3/4 and 29-3/4, 5/8, 29.75, 29,75; the order matters, longest first. */

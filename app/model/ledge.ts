@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { type LengthSchema, notNegative, positive } from './lengthSchema'
 
-/** How the end of a cap or a shelf is made where it is seen: cut square, or with a mitred piece that returns to the wall. */
+/** How the end of a cap or a shelf is made where it is seen: cut square, or with a mitered piece that returns to the wall. */
 export const LEDGE_ENDS = ['square', 'returned'] as const
 
 /** What a cap or a shelf that lies flat has besides its stuff. */

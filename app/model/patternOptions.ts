@@ -70,7 +70,7 @@ function optionShapes(length: LengthSchema) {
     slats: uprightShape(length),
     grid: {
       ...uprightShape(length),
-      /** The perimeter (three-sided it has no rail at its foot and stands on what stays there; its head butted or mitred), and the weights its rows' heights go by, from the bottom up. */
+      /** The perimeter (three-sided it has no rail at its foot and stands on what stays there; its head butted or mitered), and the weights its rows' heights go by, from the bottom up. */
       border: z.enum(BORDERS).default('butt'),
       rows: z.array(z.number().positive().max(100)).min(1).max(LIMITS.rows).default([1, 1]),
     },

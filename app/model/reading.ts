@@ -107,7 +107,7 @@ export function thingSchema(length: LengthSchema) {
 
 export type Thing = z.output<ReturnType<typeof thingSchema>>
 
-/** Studs by their centres, the board on them, and strips where nothing may be driven. */
+/** Studs by their centers, the board on them, and strips where nothing may be driven. */
 export function behindSchema(length: LengthSchema) {
   return z.strictObject({
     studs: z.array(notNegative(length)).max(LIMITS.studs),

@@ -8,7 +8,7 @@ import { idSchema } from './material'
  * gap. `stripGap` and `gapStrip` have a strip at one end only.
  */
 export const ENDS = ['gap', 'strip', 'half', 'stripGap', 'gapStrip'] as const
-/** What a wished number means: clear between strips, or centre to centre. */
+/** What a wished number means: clear between strips, or center to center. */
 const MEASURES = ['gap', 'pitch'] as const
 
 const count = /*@__PURE__*/ z.number().int().min(1).max(LIMITS.strips)
@@ -36,7 +36,7 @@ export function spacingSchema(length: LengthSchema) {
       wish: positive(length),
       measure,
       centerOn: z.enum(['strip', 'gap']),
-      /** The thing on the wall it is centred about, such as a window or a bed; null is the middle of the span. */
+      /** The thing on the wall it is centerd about, such as a window or a bed; null is the middle of the span. */
       about: idSchema.nullable().default(null),
     }),
     z.strictObject({
@@ -47,7 +47,7 @@ export function spacingSchema(length: LengthSchema) {
       startWith: z.enum(['strip', 'gap']),
     }),
     z.strictObject({ school: z.literal('centerMarks'), bays: count.min(2) }),
-    /** A strip centred on every stud, or on every second, third ... */
+    /** A strip centerd on every stud, or on every second, third ... */
     z.strictObject({ school: z.literal('toStuds'), every: z.number().int().min(1).max(8) }),
     /** Each strip where it was put: left edges from the span's left end, in order. */
     z.strictObject({

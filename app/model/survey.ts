@@ -21,7 +21,7 @@ function runningTrim(length: LengthSchema) {
   })
 }
 
-/** How the next wall turns at an end: towards the room, away from it, or not at all. */
+/** How the next wall turns at an end: toward the room, away from it, or not at all. */
 export const TURNS = ['inside', 'outside', 'none'] as const
 export type Turn = (typeof TURNS)[number]
 

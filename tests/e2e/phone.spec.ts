@@ -148,7 +148,7 @@ test.describe('on a phone', () => {
         const box = await seen.boundingBox()
         expect(box && box.y >= 0 && box.y + box.height <= size.height + 0.5).toBe(true)
       }
-      // two metres away: 24 px and more
+      // two meters away: 24 px and more
       for (const id of ['walk-where', 'walk-edge', 'walk-side'])
         expect(
           await page.getByTestId(id).evaluate((each) => parseFloat(getComputedStyle(each).fontSize)),

@@ -142,7 +142,7 @@ test.describe('on a phone', () => {
     const bar = page.locator('[data-thumb-bar]')
     await bar.getByRole('button', { name: 'Release to the saw' }).click()
     await expect(page.getByTestId('cut-walk-saw')).toContainText('Change the saw: Saw at 0°, both ends')
-    // readable at two metres: about 80 px and more
+    // readable at two meters: about 80 px and more
     const size = await page
       .getByTestId('cut-walk-length')
       .evaluate((each) => parseFloat(getComputedStyle(each).fontSize))

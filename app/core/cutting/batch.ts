@@ -65,7 +65,7 @@ function isRead({ readings }: Survey, bound: Bound): boolean {
 /**
  * May this row be batch-cut? It goes by what its pieces really end at. Pieces between other strips hang on marks alone; one
  * that ends at a thing is measured; one whose length hangs on the wall hangs on how far the readings of it differ, against
- * the fitting tolerance. Sides of mitred frames can't be scribed: they are measured.
+ * the fitting tolerance. Sides of mitered frames can't be scribed: they are measured.
  */
 export function batchAdvice(
   row: Pick<CutRow, 'pieceIds'>,

@@ -137,19 +137,19 @@ describe('batch goes by what a piece really ends at', () => {
     expect(adviceOf(trueWall, stiles, 'stile-2').advice).toBe('batch')
   })
 
-  test('the sides of a mitred border, upright and level', () => {
-    const mitred = { ...grid, border: 'miter' } as const
+  test('the sides of a mitered border, upright and level', () => {
+    const mitered = { ...grid, border: 'miter' } as const
     for (const id of ['border-left', 'border-top']) {
-      expect(adviceOf(untrue, mitred, id)).toMatchObject({
+      expect(adviceOf(untrue, mitered, id)).toMatchObject({
         advice: 'measureInPlace',
         why: 'readingsDiffer',
         spread: inches(0.5),
       })
-      expect(adviceOf({}, mitred, id).why).toBe('readTooSeldom')
-      expect(adviceOf(trueWall, mitred, id)).toMatchObject({ advice: 'batch', why: 'readingsAgree' })
+      expect(adviceOf({}, mitered, id).why).toBe('readTooSeldom')
+      expect(adviceOf(trueWall, mitered, id)).toMatchObject({ advice: 'batch', why: 'readingsAgree' })
     }
     // the rails between its stiles hang on marks alone
-    expect(adviceOf(untrue, mitred, 'gridRail-2')).toMatchObject({ advice: 'batch', why: 'betweenStrips' })
+    expect(adviceOf(untrue, mitered, 'gridRail-2')).toMatchObject({ advice: 'batch', why: 'betweenStrips' })
   })
 
   test('box sides: level ones hang on the width, upright ones on what bounds their row', () => {

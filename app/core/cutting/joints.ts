@@ -202,7 +202,7 @@ function wallChoices({ wall }: Workpiece, layout: Layout, pieces: readonly Piece
   const crossing = idsOf(
     ({ startsAt, endsAt, laps }) => startsAt === 'strip' || endsAt === 'strip' || laps.length > 0,
   )
-  const bevelled = idsOf(({ start, end }) => start.kind === 'bevel' || end.kind === 'bevel')
+  const beveled = idsOf(({ start, end }) => start.kind === 'bevel' || end.kind === 'bevel')
   return [
     ...(border.length > 0
       ? [
@@ -237,14 +237,14 @@ function wallChoices({ wall }: Workpiece, layout: Layout, pieces: readonly Piece
           },
         ]
       : []),
-    ...(bevelled.length > 0
+    ...(beveled.length > 0
       ? [
           {
             kind: 'foot' as const,
             of: 'foot',
             now: design.proud,
             reason: 'hangsOver' as const,
-            stripIds: bevelled,
+            stripIds: beveled,
             options: (['backBevel', 'leave'] as const).map((id) => ({
               id,
               edits: [{ type: 'patchDesign' as const, patch: { proud: id } }],

@@ -5,7 +5,7 @@ import { isMissing } from '../survey/obstacles'
 import { isUpright, type Piece } from '../pieces'
 import type { Finding } from './finding'
 
-/** Mitred or coped corners that nobody measured, and stairs that the layout does not follow. */
+/** Mitered or coped corners that nobody measured, and stairs that the layout does not follow. */
 export function cornerFindings({ wall }: Workpiece, layout: Layout, pieces: readonly Piece[]): Finding[] {
   const { survey } = wall
   const design = inForce(wall.design)

@@ -32,17 +32,17 @@ function crossed({ through, directionDeg }: Line, outline: Polygon): Crossed | n
     if (!a || !b) continue
     // outward normal of a counter-clockwise edge
     const [nx, ny] = [b.y - a.y, a.x - b.x]
-    const towards = nx * u.x + ny * u.y
+    const toward = nx * u.x + ny * u.y
     const gap = nx * (a.x - through.x) + ny * (a.y - through.y)
-    if (Math.abs(towards) < 1e-9 * Math.hypot(nx, ny)) {
+    if (Math.abs(toward) < 1e-9 * Math.hypot(nx, ny)) {
       if (gap <= 0) return null
       continue
     }
-    const t = gap / towards
-    if (towards < 0 && t > from) {
+    const t = gap / toward
+    if (toward < 0 && t > from) {
       from = t
       entryAt = i
-    } else if (towards > 0 && t < to) {
+    } else if (toward > 0 && t < to) {
       to = t
       exitAt = i
     }

@@ -32,7 +32,7 @@ describe('directions', () => {
     expect(slanted.y).toBeCloseTo(1, 12)
   })
 
-  test('C4, regular polygons (any joiner’s handbook): the mitre of n sides is 180/n', () => {
+  test('C4, regular polygons (any joiner’s handbook): the miter of n sides is 180/n', () => {
     const miters = { 3: 60, 4: 45, 5: 36, 6: 30, 8: 22.5, 12: 15 }
     for (const [sides, miter] of Object.entries(miters)) {
       const corners = Array.from({ length: Number(sides) }, (_, i) => unitVector((360 * i) / Number(sides)))

@@ -222,7 +222,7 @@ describe('matched walls', () => {
     expect(second?.spread).toBe(0)
   })
 
-  test('a wish from centre to centre is matched as the clear gap it is', () => {
+  test('a wish from center to center is matched as the clear gap it is', () => {
     const pitch = wallOf(
       {},
       {

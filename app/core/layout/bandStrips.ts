@@ -35,7 +35,7 @@ export function endLine(
     return leaningEnd(layout, side, low, past)
   const profile = shape[side]
   const [from, to] = [profileAt(profile, low), profileAt(profile, high)]
-  // where the end bends towards the piece within its width, the piece keeps clear of the bend
+  // where the end bends toward the piece within its width, the piece keeps clear of the bend
   const inwards = side === 'left' ? 1 : -1
   const over = profile.points
     .filter(({ place }) => place > low && place < high)

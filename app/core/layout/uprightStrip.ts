@@ -93,7 +93,7 @@ export function uprightStrip(
   const courseBends = lines.courses.slice(1).map(({ left }) => left)
   const floorBends = standsOnFloor ? shape.floor.points.map(({ place }) => place) : courseBends
   const ceilingBends = shape.ceiling.points.map(({ place }) => place)
-  const bevelled = design.proud === 'backBevel' && rules.footBevels(design) && !standsOn && lines.baseTop > 0
+  const beveled = design.proud === 'backBevel' && rules.footBevels(design) && !standsOn && lines.baseTop > 0
   const { left, right } = upright
   const middle = (left + right) / 2
   const lean = leanAt(layout, middle)
@@ -114,7 +114,7 @@ export function uprightStrip(
     start: {
       lines: [clearOf(foot, floorBends, ...footReach, 1)],
       against: standsOn ? 'strip' : 'wall',
-      ...(bevelled ? { cut: BACK_BEVEL } : {}),
+      ...(beveled ? { cut: BACK_BEVEL } : {}),
     },
     end: {
       lines: [clearOf(head, upToCeiling ? ceilingBends : courseBends, ...headReach, -1)],

@@ -91,7 +91,7 @@ describe('the spacer block', () => {
     expect(spacerBlock(layoutOf({}, byCount(90)), 'left', '1/16')).toBeNull()
   })
 
-  test('centre marks have equal inner gaps, so a block holds them all the same', () => {
+  test('center marks have equal inner gaps, so a block holds them all the same', () => {
     const layout = layoutOf({}, { spacing: { school: 'centerMarks', bays: 5 } })
     expect(toInches(spacerBlock(layout, 'left', '1/16')?.length.exact ?? 0)).toBeCloseTo(131 / 5 - 2.5, 6)
   })

@@ -77,7 +77,7 @@ export interface PatternRules {
   readonly withHeight: (design: Design, height: Rail['top']) => Partial<Design>
   /** Uprights stand free: all can be moved along the wall, hang over a baseboard, be had two from a board. */
   readonly standsFree: boolean
-  /** The feet of its uprights can be bevelled at the back, where they hang over what stays at the wall's foot. */
+  /** The feet of its uprights can be beveled at the back, where they hang over what stays at the wall's foot. */
   readonly footBevels: (design: Design) => boolean
   /** It brings its own perimeter, and has neither bottom rail nor top rail of the frame's. */
   readonly framesItself: boolean

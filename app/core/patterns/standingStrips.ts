@@ -8,7 +8,7 @@ import { type End, faceLine, type Strip } from '../strips/strip'
 import type { PatternRules } from './patternRules'
 
 /**
- * Who runs through: a mitred frame before all else. With uprights through all horizontals land on them; else a border's
+ * Who runs through: a mitered frame before all else. With uprights through all horizontals land on them; else a border's
  * rails run over its stiles, the rails between run from stile to stile, and what stands between lands on both.
  */
 export const TIERS = { frame: 0, outerRail: 1, side: 2, through: 3, rail: 4, upright: 5 }

@@ -49,7 +49,7 @@ function shadeOf(polygon: Polygon, by: Point): Polygon[] {
 }
 
 /** The two kinds of long edges: turned to the light and turned away from it, as slivers along the face. */
-function edgesOf(polygon: Polygon, towards: Point, wide: number): { lit: Polygon[]; dim: Polygon[] } {
+function edgesOf(polygon: Polygon, toward: Point, wide: number): { lit: Polygon[]; dim: Polygon[] } {
   const [lit, dim]: [Polygon[], Polygon[]] = [[], []]
   const turn = Math.sign(signedArea(polygon)) || 1
   polygon.forEach((a, i) => {
@@ -58,7 +58,7 @@ function edgesOf(polygon: Polygon, towards: Point, wide: number): { lit: Polygon
     if (length < wide) return
     // counter-clockwise, the outside lies to the right of an edge
     const out = { x: (turn * (b.y - a.y)) / length, y: (-turn * (b.x - a.x)) / length }
-    const facing = out.x * towards.x + out.y * towards.y
+    const facing = out.x * toward.x + out.y * toward.y
     if (Math.abs(facing) < 0.25) return
     const [c, d] = [b, a].map(({ x, y }) => ({ x: x - out.x * wide, y: y - out.y * wide }))
     if (c && d) (facing > 0 ? lit : dim).push([a, b, c, d])
@@ -84,7 +84,7 @@ export function photoScene(
     (found.lens ? cutFine(polygon, bit) : polygon).map((point) => onPhoto(found, point))
   const out = standingOut(plan)
   const light = lightDeg === null ? null : (lightDeg * Math.PI) / 180
-  const towards = light === null ? null : { x: Math.cos(light), y: Math.sin(light) }
+  const toward = light === null ? null : { x: Math.cos(light), y: Math.sin(light) }
   const { nodes } = buildScene(plan, survey)
   const strips = nodes.flatMap((node) => (node.kind === 'strip' ? [node] : []))
   const under = nodes.flatMap((node): PhotoNode[] => {
@@ -97,15 +97,15 @@ export function photoScene(
   })
   const shades = strips.flatMap(({ id, polygon }): PhotoNode[] => {
     const by = out.get(id) ?? 0
-    if (!towards || by === 0) return []
-    return shadeOf(polygon, { x: -towards.x * by, y: -towards.y * by }).map((each, i) => ({
+    if (!toward || by === 0) return []
+    return shadeOf(polygon, { x: -toward.x * by, y: -toward.y * by }).map((each, i) => ({
       kind: 'shadow',
       id: `${id}-shade-${i}`,
       points: seen(each),
     }))
   })
   const faces = strips.flatMap(({ id, polygon }): PhotoNode[] => {
-    const edges = towards ? edgesOf(polygon, towards, (out.get(id) ?? 0) * EDGE) : { lit: [], dim: [] }
+    const edges = toward ? edgesOf(polygon, toward, (out.get(id) ?? 0) * EDGE) : { lit: [], dim: [] }
     const of = (kind: 'lit' | 'dim') =>
       edges[kind].map((each, i): PhotoNode => ({ kind, id: `${id}-${kind}-${i}`, points: seen(each) }))
     return [{ kind: 'strip', id, points: seen(polygon) }, ...of('dim'), ...of('lit')]

@@ -115,7 +115,7 @@ describe('notches on a card', () => {
 
   test('measured from the long point, taken out of the face, kept out of what others land on', () => {
     const piece = placed({ startLine: line(0, 0, 45), notches: [notch('left')] })
-    // the start's long point lies 2 in under the centre
+    // the start's long point lies 2 in under the center
     expect(piece.notches).toEqual([{ from: inches(12), to: inches(22), depth: inches(1), edge: 'left' }])
     expect(area(piece.face) - area(piece.polygon)).toBeCloseTo(10, 6)
     expect(area(faceFromCard(piece))).toBeCloseTo(area(piece.polygon), 6)

@@ -11,7 +11,7 @@ export type EndCut =
   /** Tilted at the back, so that the face dies into what it meets. */
   | { readonly kind: 'bevel'; readonly bevelDeg: number }
   | { readonly kind: 'scarf'; readonly bevelDeg: number; readonly hidden: Length }
-  /** Cut to the profile of the trim it meets in an inside corner, along the line a mitre leaves. */
+  /** Cut to the profile of the trim it meets in an inside corner, along the line a miter leaves. */
   | { readonly kind: 'cope'; readonly sawSettingDeg: number }
   /**
    * Half of the room corner's angle through the thickness. In an inside corner the back is the long side and runs
@@ -24,7 +24,7 @@ export type EndCut =
       readonly hidden: Length
     }
   /**
-   * Mitred through a cap or shelf that lies flat, its front edge the long side, with a piece of the same board that returns from there
+   * Mitered through a cap or shelf that lies flat, its front edge the long side, with a piece of the same board that returns from there
    * to the wall: `depth` long at its own front. `hidden` is what that piece and the cut before it take off the board besides.
    */
   | {

@@ -13,7 +13,7 @@ interface Lying {
   readonly mayPoint?: boolean
 }
 
-/** A point in the strip's own terms: along it from its centre point, and to the left of its centre line. */
+/** A point in the strip's own terms: along it from its center point, and to the left of its center line. */
 interface Own {
   readonly along: number
   readonly left: number

@@ -19,7 +19,7 @@ import type { PieceSpec } from './piece'
 /** Where a strip lies and how wide it is. */
 type Lie = Pick<PieceSpec, 'center' | 'directionDeg' | 'faceWidth'>
 
-/** How an obstacle lies in a strip's way: distances along the strip from its centre point. */
+/** How an obstacle lies in a strip's way: distances along the strip from its center point. */
 export interface Meeting {
   readonly obstacle: Obstacle
   readonly from: number

@@ -121,7 +121,7 @@ export function isSmall({ longLength, faceWidth }: Pick<Piece, 'longLength' | 'f
   return longLength < Math.max(LEAST_HELD, faceWidth)
 }
 
-/** What it takes to place a piece: its centre line and the lines that end it. */
+/** What it takes to place a piece: its center line and the lines that end it. */
 export interface PieceSpec {
   readonly id: string
   readonly stripId: string
@@ -129,7 +129,7 @@ export interface PieceSpec {
   readonly number: number
   readonly materialId: string
   readonly faceWidth: Length
-  /** A point on the centre line of the face. */
+  /** A point on the center line of the face. */
   readonly center: Point
   readonly directionDeg: number
   readonly startLine: Line
@@ -142,7 +142,7 @@ export interface PieceSpec {
   readonly endCut?: EndCut
   readonly startsAt?: EndsAt
   readonly endsAt?: EndsAt
-  /** In distances along the strip from its centre point. */
+  /** In distances along the strip from its center point. */
   readonly notches?: readonly { from: number; to: number; depth: number; edge: 'left' | 'right' }[]
   /** A lean of an end smaller than this is cut square and left to the caulk. */
   readonly squareWithin?: number
@@ -241,7 +241,7 @@ function taperOf(
 }
 
 /**
- * Places a piece: its face is the strip of `faceWidth` about the centre line, cut off by the lines that end it.
+ * Places a piece: its face is the strip of `faceWidth` about the center line, cut off by the lines that end it.
  * Lengths in nanometers. Returns null when an end line runs along the strip, when the ends have crossed, or when an
  * edge is cut away whole.
  */

@@ -69,7 +69,7 @@ export interface WallOfRoom {
 export function roomWish({ wall, settings }: Workpiece): SpacingOf<'nearWish'> {
   const layout = layOutStanding(wall.survey, inForce(wall.design), settings)
   const wish = wishOf(inForce(wall.design), layout)
-  // gaps are matched clear, so a wish from centre to centre is turned into one
+  // gaps are matched clear, so a wish from center to center is turned into one
   return { ...wish, wish: clearWish(wish, layout.stripWidth), measure: 'gap' }
 }
 

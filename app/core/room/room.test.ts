@@ -250,8 +250,8 @@ describe('horizontals in the corners of the room', () => {
     return { plan, rail: plan.pieces.find(({ stripId }) => stripId === 'topRail') }
   }
 
-  // a mitre for a corner of included angle A is 90 - A/2 on the saw's scale: common practice, no source
-  test('mitred inside: half the measured angle, the back as long as the wall, the face shorter', () => {
+  // a miter for a corner of included angle A is 90 - A/2 on the saw's scale: common practice, no source
+  test('mitered inside: half the measured angle, the back as long as the wall, the face shorter', () => {
     const { rail } = railOf({ left: 'miter', right: 'run' }, [corner('cornerLeft', 92)])
     expect(rail?.start).toMatchObject({ kind: 'cornerMiter', sawSettingDeg: 44, longSide: 'back' })
     expect(toInches(rail?.cutLength ?? inches(0))).toBe(120)
@@ -260,7 +260,7 @@ describe('horizontals in the corners of the room', () => {
     expect(toInches(rail?.longLength ?? inches(0))).toBeCloseTo(120 - short, 6)
   })
 
-  test('mitred outside: the face is the long side and runs past the corner', () => {
+  test('mitered outside: the face is the long side and runs past the corner', () => {
     const { rail } = railOf({ left: 'run', right: 'miter' }, [corner('cornerRight', 90, 'outside')])
     expect(rail?.end).toMatchObject({ kind: 'cornerMiter', sawSettingDeg: 45, longSide: 'face' })
     expect(toInches(rail?.cutLength ?? inches(0))).toBeCloseTo(120.75, 6)
@@ -271,7 +271,7 @@ describe('horizontals in the corners of the room', () => {
     expect(toInches(railOf({ left: 'against', right: 'against' }).rail?.cutLength ?? inches(0))).toBe(118.5)
   })
 
-  test('a mitre in a corner that was never read blocks cutting until it is', () => {
+  test('a miter in a corner that was never read blocks cutting until it is', () => {
     const says = (readings: Survey['readings']) =>
       railOf({ left: 'miter', right: 'run' }, readings).plan.findings.find(
         ({ says: s }) => s.code === 'cornerNotRead',

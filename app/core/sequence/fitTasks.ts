@@ -37,7 +37,7 @@ export function fitTasks(maker: RoomMaker): void {
       const part =
         work.paintSchool === 'allAhead'
           ? 1
-          : Math.min(1, (wall.edgePieces + wall.bevelledFeet) / Math.max(1, wall.pieces))
+          : Math.min(1, (wall.edgePieces + wall.beveledFeet) / Math.max(1, wall.pieces))
       make({
         kind: 'paintAhead',
         wall,

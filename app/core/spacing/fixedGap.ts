@@ -2,7 +2,7 @@ import { fail, type Length, ok, type Result } from '~/length'
 import type { SpacingOf } from '~/model'
 import { MOST_STRIPS, placementAt, type SchoolOf, type SpacingIssue } from './placement'
 
-/** Centre-to-centre step of a chosen gap or pitch; refuses one that would overlap the strips. */
+/** Center-to-center step of a chosen gap or pitch; refuses one that would overlap the strips. */
 function chosenPitch(
   { wish, measure }: { wish: Length; measure: 'gap' | 'pitch' },
   stripWidth: Length,

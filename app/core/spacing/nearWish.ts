@@ -14,7 +14,7 @@ export interface CountChoice {
 
 /**
  * Every count whose equal gap lies within the limits, plus the nearest on either side, ordered by gap from
- * wide to narrow. Empty when not even one strip fits. The wish may be clear (gap) or centre to centre.
+ * wide to narrow. Empty when not even one strip fits. The wish may be clear (gap) or center to center.
  */
 export function countChoices(wanted: SpacingOf<'nearWish'>, span: Length, stripWidth: Length): CountChoice[] {
   const wish = clearWish(wanted, stripWidth)

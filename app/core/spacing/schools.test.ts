@@ -50,8 +50,8 @@ describe('on the studs', () => {
   const studs = Array.from({ length: 8 }, (_, i) => inches(6 + 16 * i))
   const context: SpanContext = { studs, middles: new Map() }
 
-  // IRC R602: usual stud spacing 16 or 24 in on centre
-  test('a strip centred on every stud, or on every second', () => {
+  // IRC R602: usual stud spacing 16 or 24 in on center
+  test('a strip centerd on every stud, or on every second', () => {
     const every = place({ school: 'toStuds', every: 1 }, 130, 2.5, context)
     expect(every.nearEdges.map(toInches)).toEqual(studs.map((stud) => toInches(stud) - 1.25))
     const second = place({ school: 'toStuds', every: 2 }, 130, 2.5, context)
@@ -82,7 +82,7 @@ describe('each where it was put', () => {
   })
 })
 
-describe('worked from the centre of a thing', () => {
+describe('worked from the center of a thing', () => {
   const context: SpanContext = { studs: [], middles: new Map([['window', inches(40)]]) }
   const about = (centerOn: 'strip' | 'gap', thing: string | null): Spacing => ({
     school: 'fromCenter',

@@ -115,7 +115,7 @@ describe('chosen gap', () => {
     centerOn,
   })
 
-  test('A11: gap 10, strip 3 1/2, wall 120: a strip on the centre or a gap on the centre', () => {
+  test('A11: gap 10, strip 3 1/2, wall 120: a strip on the center or a gap on the center', () => {
     const strip = place(fromCenter(10, 'strip'), 120, 3.5)
     expect([strip.nearEdges.length, toInches(strip.leftEnd), toInches(strip.rightEnd)]).toEqual([
       9, 4.25, 4.25,
@@ -124,7 +124,7 @@ describe('chosen gap', () => {
     expect([gap.nearEdges.length, toInches(gap.leftEnd), toInches(gap.rightEnd)]).toEqual([8, 11, 11])
   })
 
-  test('A12: wall 144, a strip on the centre', () => {
+  test('A12: wall 144, a strip on the center', () => {
     const { nearEdges, leftEnd } = place(fromCenter(10, 'strip'), 144, 3.5)
     expect([nearEdges.length, toInches(leftEnd)]).toEqual([11, 2.75])
   })
@@ -156,8 +156,8 @@ describe('chosen gap', () => {
   })
 })
 
-describe('centre marks', () => {
-  test('A2: span/4 centres 29 3/4, 59 1/2, 89 1/4; bays 29, 28 1/4, 28 1/4, 29', () => {
+describe('center marks', () => {
+  test('A2: span/4 centers 29 3/4, 59 1/2, 89 1/4; bays 29, 28 1/4, 28 1/4, 29', () => {
     const { nearEdges, leftEnd, gaps, rightEnd } = place({ school: 'centerMarks', bays: 4 }, 119, 1.5)
     expect(ins(nearEdges).map((edge) => edge + 0.75)).toEqual([29.75, 59.5, 89.25])
     expect(ins([leftEnd, ...gaps, rightEnd])).toEqual([29, 28.25, 28.25, 29])
@@ -248,7 +248,7 @@ describe('laws', () => {
     )
   })
 
-  test('D6: the layout of a centred school is its own mirror image', () => {
+  test('D6: the layout of a centerd school is its own mirror image', () => {
     fc.assert(
       fc.property(anyLength(40, 400), anyLength(2, 30), (span, gap) => {
         for (const centerOn of ['strip', 'gap'] as const) {

@@ -86,7 +86,7 @@ describe('who runs through', () => {
   })
 })
 
-describe('a mitre', () => {
+describe('a miter', () => {
   const miter: ThroughRule = () => 'miter'
   const area = (polygon: readonly { x: number; y: number }[]) => Math.abs(signedArea(polygon))
 

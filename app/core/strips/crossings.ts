@@ -2,7 +2,7 @@ import { type Point, unitVector } from '../geometry'
 import { type OwnMeets, reachOf, type Strip } from './strip'
 
 /**
- * What happens where two strips cross: one runs through and the other lands on it, both end there in a mitre, or both run
+ * What happens where two strips cross: one runs through and the other lands on it, both end there in a miter, or both run
  * through, halved over one another.
  */
 export type Meets = 'a' | 'b' | 'miter' | 'aOver' | 'bOver'

@@ -278,7 +278,7 @@ function cutOnly(crossings: readonly Crossing[], strips: readonly Strip[]): Cros
 
 /**
  * Cuts a list of strips into pieces, in the order of the parts they play and of the list. Where two cross, the one the rule
- * sends through stops the other with its face, both end in a mitre, or both run on, lapped; the order of the list decides nothing.
+ * sends through stops the other with its face, both end in a miter, or both run on, lapped; the order of the list decides nothing.
  */
 export function cutStrips(wanted: readonly Strip[], field: Field, rule?: ThroughRule): readonly Piece[] {
   const crossings = cutOnly(crossingsOf(wanted, rule), wanted)

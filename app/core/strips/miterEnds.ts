@@ -30,9 +30,9 @@ function endAt(
 }
 
 /** An edge of a strip as a line: the one on the side of a direction, or the one away from it. */
-function edge(strip: Strip, towards: Point, side: 1 | -1): Line {
+function edge(strip: Strip, toward: Point, side: 1 | -1): Line {
   const u = unitVector(strip.directionDeg)
-  const left = Math.sign(u.x * towards.y - u.y * towards.x)
+  const left = Math.sign(u.x * toward.y - u.y * toward.x)
   const by = (side * left * strip.faceWidth) / 2
   return {
     through: movedFrom(strip.center, strip.directionDeg, 0, by),
@@ -41,7 +41,7 @@ function edge(strip: Strip, towards: Point, side: 1 | -1): Line {
 }
 
 /**
- * The strips with their ends cut where two meet in a mitre: on the line from the inner corner to the outer, which halves the
+ * The strips with their ends cut where two meet in a miter: on the line from the inner corner to the outer, which halves the
  * angle between two of one width. A strip is cut at the end that is nearest to the corner; what it is against stays said.
  */
 export function miterEnds(strips: readonly Strip[], crossings: readonly Crossing[]): Strip[] {

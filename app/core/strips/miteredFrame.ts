@@ -30,7 +30,7 @@ export interface FrameOf {
 }
 
 /**
- * The sides of a mitred frame inside a convex outline, counter-clockwise, each named by where it lies. Lengths of the sides
+ * The sides of a mitered frame inside a convex outline, counter-clockwise, each named by where it lies. Lengths of the sides
  * hang on what bounds the frame at their ends.
  */
 export function miteredFrame(outline: Polygon, frame: FrameOf): Strip[] {

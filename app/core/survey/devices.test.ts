@@ -28,7 +28,7 @@ test('the laser reads about the truth, never the same twice running', () => {
 })
 
 describe('studs from a sweep', () => {
-  test('sixteen on centre: spacing and centres within a quarter inch, whatever the noise', () => {
+  test('sixteen on center: spacing and centers within a quarter inch, whatever the noise', () => {
     fc.assert(
       fc.property(
         fc.integer({ min: 1, max: 9999 }),
@@ -48,7 +48,7 @@ describe('studs from a sweep', () => {
     )
   })
 
-  test('twenty-four on centre is told from sixteen', () => {
+  test('twenty-four on center is told from sixteen', () => {
     expect(
       toInches(estimateStuds(finderSweep(studsAt(10, 24, 6), chanceFrom(3)), inches(140)).spacing ?? 0),
     ).toBe(24)

@@ -12,12 +12,12 @@ export interface StudEstimate {
   readonly spacing: Length | null
   readonly seen: number
   readonly expected: number
-  /** Root mean square of how far the seen centres lie from the regular ones, nanometers. */
+  /** Root mean square of how far the seen centers lie from the regular ones, nanometers. */
   readonly scatter: number
   readonly confidence: number
 }
 
-/** Studs stand at 16 or 24 in on centre (IRC R602, usual spacing); 400 and 600 mm where building is metric. */
+/** Studs stand at 16 or 24 in on center (IRC R602, usual spacing); 400 and 600 mm where building is metric. */
 const USUAL_SPACINGS = [inches(16), inches(24), millimeters(400), millimeters(600)]
 
 /** A stud is 1 1/2 in thick (PS 20, dry dressed 2x); what is much wider or thinner is no single stud. */
@@ -36,9 +36,9 @@ function centersOf(edges: readonly StudEdge[]): number[] {
   return centers
 }
 
-/** The best regular row of a spacing through the centres: its offset and how far the centres scatter. */
+/** The best regular row of a spacing through the centers: its offset and how far the centers scatter. */
 function fitRow(centers: readonly number[], spacing: number): { first: number; scatter: number } {
-  // the circular mean keeps centres on either side of a multiple together
+  // the circular mean keeps centers on either side of a multiple together
   const angle = (center: number) => (2 * Math.PI * center) / spacing
   const sine = centers.reduce((sum, center) => sum + Math.sin(angle(center)), 0)
   const cosine = centers.reduce((sum, center) => sum + Math.cos(angle(center)), 0)
@@ -54,8 +54,8 @@ function fitRow(centers: readonly number[], spacing: number): { first: number; s
 }
 
 /**
- * Estimates stud centres and spacing from a sweep of edges over the wall's width. With fewer than three studs
- * seen, or when no usual spacing fits within half a stud's thickness, the centres are taken one by one. The
+ * Estimates stud centers and spacing from a sweep of edges over the wall's width. With fewer than three studs
+ * seen, or when no usual spacing fits within half a stud's thickness, the centers are taken one by one. The
  * confidence is the share of expected studs seen, less what the scatter takes from it.
  */
 export function estimateStuds(edges: readonly StudEdge[], width: Length): StudEstimate {

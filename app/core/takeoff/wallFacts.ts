@@ -81,7 +81,7 @@ export interface WallFacts {
   readonly base: 'keep' | 'remove' | null
   readonly plates: number
   readonly doors: number
-  readonly bevelledFeet: number
+  readonly beveledFeet: number
   /** Pieces of the border and next to the corners: what is painted before it goes up, by one school. */
   readonly edgePieces: number
   readonly textured: boolean
@@ -267,7 +267,7 @@ export function wallFacts(
     base: survey.baseboard?.fate ?? null,
     plates: survey.things.filter(({ kind, fate }) => isPlate(kind) && fate !== 'remove').length,
     doors: doors.length,
-    bevelledFeet: pieces.filter(({ start, end }) => start.kind === 'bevel' || end.kind === 'bevel').length,
+    beveledFeet: pieces.filter(({ start, end }) => start.kind === 'bevel' || end.kind === 'bevel').length,
     edgePieces: pieces.filter(isPerimeter).length,
     textured: walkRound.texture === 'textured' && skin?.ok !== true,
     oldPaint: walkRound.age === 'before1978' || walkRound.age === 'unknown',

@@ -38,14 +38,14 @@ const KEYS: Readonly<Record<string, Parameters<DragHandleProps['onMove']>[0]>> =
  */
 export function DragHandle(props: DragHandleProps) {
   const { x, y, axis, palette } = props
-  const travelled = useRef(0)
+  const traveled = useRef(0)
   const pulling = useRef<'no' | 'pending' | 'yes'>('no')
   // under touch it is in hand once it was pressed, and until something else is
   const [inHand, setInHand] = useState(false)
   const { focusProps, isFocusVisible } = useFocusRing()
   const { moveProps } = useMove({
     onMoveStart: ({ pointerType }) => {
-      travelled.current = 0
+      traveled.current = 0
       pulling.current = pointerType === 'touch' && !inHand ? 'no' : 'pending'
       if (pointerType === 'keyboard') {
         pulling.current = 'yes'
@@ -57,13 +57,13 @@ export function DragHandle(props: DragHandleProps) {
       if (pointerType === 'keyboard')
         return props.onMove({ steps: Math.sign(deltaX - deltaY) * (shiftKey ? LEAP : 1) })
       if (pulling.current === 'no') return
-      travelled.current += axis === 'x' ? deltaX : -deltaY
+      traveled.current += axis === 'x' ? deltaX : -deltaY
       if (pulling.current === 'pending') {
-        if (Math.abs(travelled.current) < PULL_AFTER) return
+        if (Math.abs(traveled.current) < PULL_AFTER) return
         pulling.current = 'yes'
         props.onGrip()
       }
-      props.onMove({ pixels: travelled.current })
+      props.onMove({ pixels: traveled.current })
     },
     onMoveEnd: () => {
       if (pulling.current === 'yes') props.onRelease()

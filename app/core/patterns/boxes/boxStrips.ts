@@ -4,7 +4,7 @@ import { miteredFrame } from '../../strips/miteredFrame'
 import type { Strip } from '../../strips/strip'
 import { levelStrips } from '../standingStrips'
 
-/** The four sides of a box (more where a slope cuts a corner off), mitred at half of each corner. */
+/** The four sides of a box (more where a slope cuts a corner off), mitered at half of each corner. */
 export function frameStrips(field: Field, frame: BoxFrame): Strip[] {
   const material = materialIn(field, field.design.boxes.moulding)
   return miteredFrame(frame.outline, {

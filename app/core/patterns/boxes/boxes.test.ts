@@ -144,7 +144,7 @@ describe('boxes on the wall as it is', () => {
     expect(rail?.start).toMatchObject({ kind: 'miter', sawSettingDeg: expect.closeTo(slope, 5) })
   })
 
-  test('where a level floor meets a stair the rail is mitred at half the bend', () => {
+  test('where a level floor meets a stair the rail is mitered at half the bend', () => {
     const stair = thing('cutOff', 72, 0, 72, 54, { slope: 'risesRight' })
     const plan = computePlan(
       boxWall(

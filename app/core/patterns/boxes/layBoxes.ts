@@ -130,7 +130,7 @@ function outlineIn(
   return outline
 }
 
-/** Every side is long enough for the mitres at its two corners. */
+/** Every side is long enough for the miters at its two corners. */
 function holdsMiters(outline: Polygon, mouldingWidth: number): boolean {
   const inner = miteredSides(outline).reduce<Polygon>(
     (face, { side }) => clipConvex(face, shiftedLeft(side, mouldingWidth)),
@@ -140,7 +140,7 @@ function holdsMiters(outline: Polygon, mouldingWidth: number): boolean {
 }
 
 /**
- * Where a slope leaves a side too short to be mitred, that side is moved in until it is long enough; an outline that
+ * Where a slope leaves a side too short to be mitered, that side is moved in until it is long enough; an outline that
  * never is has no box.
  */
 function withLongSides(outline: Polygon, mouldingWidth: number): Polygon {

@@ -51,7 +51,7 @@ describe('grid', () => {
     expect(byStock(180)).toBe(false)
   })
 
-  test('a mitred border is four long sides, and all else lands inside it', () => {
+  test('a mitered border is four long sides, and all else lands inside it', () => {
     const plan = computePlan(
       gridWall({ width: inches(120), height: inches(86) }, { border: 'miter', through: 'rails' }),
     )
@@ -64,7 +64,7 @@ describe('grid', () => {
     expect(rails.map(({ longLength }) => toInches(longLength))).toEqual([113, 113])
   })
 
-  test('a mitred border along a floor that falls: its corners are halved as they are', () => {
+  test('a mitered border along a floor that falls: its corners are halved as they are', () => {
     const plan = computePlan(
       gridWall(
         { width: inches(120), height: inches(86), readings: [reading('floorFall', 120, 4)] },

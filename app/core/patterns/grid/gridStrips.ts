@@ -13,7 +13,7 @@ import { standingStrips, TIERS } from '../standingStrips'
 import { UPRIGHT_RULES } from '../uprightRules'
 import { isThreeSided } from './layGrid'
 
-/** A mitred border: a frame of its own, on which the grid's inner strips land; null where too little is left for one. */
+/** A mitered border: a frame of its own, on which the grid's inner strips land; null where too little is left for one. */
 function miteredBorder(layout: LaidOut): Strip[] | null {
   const rails = layout.bands.filter(({ role }) => role === 'border')
   const [low, high] = [rails[0], rails[rails.length - 1]]
@@ -47,7 +47,7 @@ function miteredBorder(layout: LaidOut): Strip[] | null {
   })
 }
 
-/** The corners of a border's head and its side stiles are mitred; all else meets as the design has it. */
+/** The corners of a border's head and its side stiles are mitered; all else meets as the design has it. */
 export function miteredHead(design: Design): ThroughRule {
   const rest = UPRIGHT_RULES.through(design)
   const isSide = ({ tier, role }: Strip) => tier === TIERS.side && role === 'stile'
@@ -55,10 +55,10 @@ export function miteredHead(design: Design): ThroughRule {
     (isSide(a) && b.role === 'border') || (isSide(b) && a.role === 'border') ? 'miter' : rest(a, b, place)
 }
 
-/** A grid's strips: its border, mitred or with rails over the stiles, and what lands inside it. */
+/** A grid's strips: its border, mitered or with rails over the stiles, and what lands inside it. */
 export function gridStrips(layout: LaidOut, rules: PatternRules): Strip[] {
   const { uprights, bands, design } = layout
-  // a head is mitred to two stiles, or to none
+  // a head is mitered to two stiles, or to none
   const hasSides = design.border === 'butt' || (isThreeSided(design.border) && uprights.length > 1)
   const frame = design.border === 'miter' ? miteredBorder(layout) : null
   if (frame)

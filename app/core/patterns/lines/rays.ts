@@ -58,9 +58,9 @@ function within(track: Line, { outline, edges }: Region): { from: Met; to: Met }
     let best: { off: number; edge: Region['edges'][number] } | null = null
     for (const edge of edges) {
       const v = unitVector(edge.line.directionDeg)
-      const towards = v.x * u.y - v.y * u.x
+      const toward = v.x * u.y - v.y * u.x
       // an edge is entered from its right to its left
-      if (entering ? towards <= 1e-9 : towards >= -1e-9) continue
+      if (entering ? toward <= 1e-9 : toward >= -1e-9) continue
       const off = Math.abs((point.y - edge.line.through.y) * v.x - (point.x - edge.line.through.x) * v.y)
       if (!best || off < best.off) best = { off, edge }
     }

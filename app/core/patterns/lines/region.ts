@@ -62,7 +62,7 @@ function courseLines(layout: LaidOut, lift: number, over: boolean): Line[] {
 
 /** Left of a strip's edge toward the inside of the frame. */
 function inner(strip: Strip, side: FieldSide): Line {
-  // a mitred frame runs counter-clockwise round, its inside on its left; a stile runs up, a rail to the right
+  // a mitered frame runs counter-clockwise round, its inside on its left; a stile runs up, a rail to the right
   const round = strip.part !== '' && strip.role === 'border'
   if (round) return faceLine(strip, 'left')
   return faceLine(strip, side === 'left' || side === 'top' ? 'right' : 'left')

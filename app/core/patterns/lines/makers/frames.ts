@@ -33,7 +33,7 @@ function along(side: Line, from: End, to: End, region: Region, faceWidth: number
 
 const miter = (line: Line): End => ({ lines: [line], against: 'strip' })
 
-/** Every side is long enough for the mitres at its corners. */
+/** Every side is long enough for the miters at its corners. */
 function holds(outline: Polygon, faceWidth: number): boolean {
   const inner = miteredSides(outline).reduce<Polygon>(
     (face, { side }) => (face.length > 2 ? clipConvex(face, shiftedLeft(side, faceWidth)) : face),
