@@ -18,7 +18,8 @@ export function taperText({ edge, atStart, atEnd, by }: Taper, w: Wording): stri
 }
 
 /** Said of pieces that are hard to hold. */
-export const SMALL_PIECE_CAUTION = 'Small piece: cut it from a long strip, clamped, hands clear of the blade.'
+const HOW_TO_HOLD = 'from a long strip, clamped, hands clear of the blade.'
+export const SMALL_PIECE_CAUTION = `Small piece: cut it ${HOW_TO_HOLD}`
 
 /** What is done behind a stile at an end of the wall, as a choice. */
 export function sideWayName(way: SideWay): string {
@@ -49,7 +50,7 @@ export function meetText(says: WallSays, w: Wording): string {
       return `${says.boxes === 1 ? 'A box is' : `${says.boxes} boxes are`} left out: the ${thingCalled(w, says.thingId, says.kind)} would cut through ${says.boxes === 1 ? 'its' : 'their'} molding.`
     case 'smallPieces': {
       const more = says.pieceIds.length - 1
-      return `A piece of ${stripName(says.stripId, w).toLowerCase()} is only ${sayWithUnit(says.length, w)} long${more > 0 ? `, and ${count(more, 'more piece')} ${more === 1 ? 'is' : 'are'} as small` : ''}. Cut small pieces from a long strip, clamped, hands clear of the blade.`
+      return `A piece of ${stripName(says.stripId, w).toLowerCase()} is only ${sayWithUnit(says.length, w)} long${more > 0 ? `, and ${count(more, 'more piece')} ${more === 1 ? 'is' : 'are'} as small` : ''}. Cut small pieces ${HOW_TO_HOLD}`
     }
     case 'sideGap':
       return `${sayWithUnit(says.gap, w)} open behind the ${says.side} stile at the ${says.at}: the wall is out of plumb there. ${sideWayText(says, w)}`

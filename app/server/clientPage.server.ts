@@ -1,6 +1,6 @@
 import sharp from 'sharp'
 import { pickOf, remarksOf } from '~/core/agree/clientWord'
-import type { DesignDocument, Settings, Survey } from '~/model'
+import type { BesideWall, DesignDocument, Settings, Survey } from '~/model'
 import { type ClientLink, actsOfLink, isOpen, linkOfToken } from './clientLinks.server'
 import { pacedSettings } from './crewLog.server'
 import type { Database } from './db/database.server'
@@ -9,6 +9,7 @@ import { readableDocument } from './documents.server'
 import { optionsOf } from './options.server'
 import { wallsOfJob } from './pages.server'
 import { photoBytes, photosOf } from './photos.server'
+import { inRoom } from './rooms.server'
 import { type Signature, signatureOf } from './signatures.server'
 
 /** An option as a client sees it, with what it is drawn from. */
@@ -16,6 +17,8 @@ export interface ShownOption {
   readonly id: string
   readonly name: string
   readonly design: DesignDocument
+  /** What its rails meet in the corners of the room. */
+  readonly beside: BesideWall
 }
 
 /** A wall as a client sees it: what its link offers of it and nothing else. */
@@ -59,19 +62,22 @@ function pageOf(db: Database, link: ClientLink): ClientPage | null {
     return shows.has('photo') && last ? { id: last.id, width: last.width, height: last.height } : null
   }
   const walls = signed
-    ? signed.body.walls.map(({ wallId, wall, optionId, option, survey, design }): ShownWall => ({
+    ? signed.body.walls.map(({ wallId, wall, optionId, option, survey, design, beside }): ShownWall => ({
         id: wallId,
         name: wall,
         survey,
-        options: [{ id: optionId, name: option, design }],
+        // what was signed before corners were looked at was drawn without
+        options: [{ id: optionId, name: option, design, beside: beside ?? {} }],
         photo: photoOf(wallId),
       }))
     : link.body.walls.flatMap(({ wallId, options }): ShownWall[] => {
         const row = rows.get(wallId)
         const survey = row && readableDocument(db, 'survey', row.surveyId)?.body
-        const shown = optionsOf(db, wallId).flatMap(({ id, name, design }): ShownOption[] =>
-          options.includes(id) && design ? [{ id, name, design }] : [],
-        )
+        const shown = optionsOf(db, wallId).flatMap(({ id, name, design }): ShownOption[] => {
+          if (!row || !survey || !design || !options.includes(id)) return []
+          const { beside } = inRoom(db, { wall: { survey, design }, settings }, row.roomId, wallId)
+          return [{ id, name, design, beside: beside ?? {} }]
+        })
         return row && survey && shown.length > 0
           ? [{ id: wallId, name: row.name, survey, options: shown, photo: photoOf(wallId) }]
           : []

@@ -21,12 +21,19 @@ export interface Page {
 
 interface WallRow {
   readonly id: string
+  readonly roomId: string
   readonly name: string
   readonly surveyId: string
   readonly designId: string
 }
 
-const wallRow = { id: walls.id, name: walls.name, surveyId: walls.surveyId, designId: walls.designId }
+const wallRow = {
+  id: walls.id,
+  roomId: walls.roomId,
+  name: walls.name,
+  surveyId: walls.surveyId,
+  designId: walls.designId,
+}
 
 /** The walls of a room in their order round it, walls put away left out. */
 export function wallsOfRoom(db: Database, roomId: string): WallRow[] {

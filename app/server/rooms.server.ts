@@ -53,6 +53,12 @@ export function roomPage(db: Database, ids: RoomIds): RoomPage | null {
   }
 }
 
+/** A wall with what its rails meet in the corners of the room. */
+export function inRoom(db: Database, own: Workpiece, roomId: string, wallId: string): Workpiece {
+  const { left, right } = wallsBeside(db, roomId, wallId)
+  return { ...own, beside: besideOf(own, { left: left?.wall ?? null, right: right?.wall ?? null }) }
+}
+
 /** What is planned of a wall: its documents, and what its rails meet in the corners of the room. */
 export function workpieceInRoom(
   db: Database,
@@ -60,9 +66,7 @@ export function workpieceInRoom(
   roomId: string,
   wallId: string,
 ): Workpiece {
-  const own = workpieceOf(documents)
-  const { left, right } = wallsBeside(db, roomId, wallId)
-  return { ...own, beside: besideOf(own, { left: left?.wall ?? null, right: right?.wall ?? null }) }
+  return inRoom(db, workpieceOf(documents), roomId, wallId)
 }
 
 /** The walls beside a wall round the room; the only other wall is on both sides. */

@@ -3,7 +3,16 @@ import { desc, eq } from 'drizzle-orm'
 import { z } from 'zod'
 import { canonicalText, inPickedColors, pickOf } from '~/core/agree/clientWord'
 import { optionFigures } from '~/core/agree/optionFigures'
-import { type DrawnLine, drawnLine, LIMITS, readBody, type Settings, type SignedWall } from '~/model'
+import {
+  type BesideWall,
+  type DrawnLine,
+  drawnLine,
+  LIMITS,
+  readBody,
+  type Settings,
+  type SignedWall,
+  storedBesideWall,
+} from '~/model'
 import { actsOfLink, type ClientLink } from './clientLinks.server'
 import { pacedSettings } from './crewLog.server'
 import { signatures } from './db/agreeSchema.server'
@@ -12,6 +21,7 @@ import { jobs, walls } from './db/schema.server'
 import { readableDocument } from './documents.server'
 import { newId } from './ids.server'
 import { optionsOf } from './options.server'
+import { inRoom } from './rooms.server'
 
 /** What was signed: the copy that the fingerprint is of. */
 export interface SignedBody {
@@ -19,6 +29,8 @@ export interface SignedBody {
   readonly walls: readonly (SignedWall & {
     /** What its boards came to that day, in hundredths; null where that was not known. */
     readonly price: number | null
+    /** What its rails met in the corners of the room. */
+    readonly beside?: BesideWall
   })[]
   readonly settings: Settings
 }
@@ -48,6 +60,7 @@ const WALL = z.object({
   price: z.number().nullable(),
   survey: z.unknown(),
   design: z.unknown(),
+  beside: storedBesideWall.exactOptional(),
 })
 const SIGNED = z.object({ job: z.string(), walls: z.array(WALL), settings: z.unknown() })
 
@@ -108,7 +121,7 @@ function bodyToSign(db: Database, link: ClientLink): SignedBody | SignProblem {
   const signed: SignedBody['walls'][number][] = []
   for (const { wallId } of link.body.walls) {
     const row = db
-      .select({ name: walls.name, surveyId: walls.surveyId })
+      .select({ name: walls.name, roomId: walls.roomId, surveyId: walls.surveyId })
       .from(walls)
       .where(eq(walls.id, wallId))
       .get()
@@ -118,7 +131,8 @@ function bodyToSign(db: Database, link: ClientLink): SignedBody | SignProblem {
     if (row && pick.option === null) return { code: 'notPicked', wall: row.name }
     if (!row || !survey || !option?.design) return { code: 'unread' }
     const design = inPickedColors(option.design, pick, settings)
-    const { cost } = optionFigures({ wall: { survey, design }, settings })
+    const workpiece = inRoom(db, { wall: { survey, design }, settings }, row.roomId, wallId)
+    const { cost } = optionFigures(workpiece)
     signed.push({
       wallId,
       wall: row.name,
@@ -127,6 +141,7 @@ function bodyToSign(db: Database, link: ClientLink): SignedBody | SignProblem {
       price: cost?.whole ? cost.sum : null,
       survey,
       design,
+      ...(workpiece.beside ? { beside: workpiece.beside } : {}),
     })
   }
   // the hours that were read are those that were signed

@@ -33,7 +33,7 @@ describe('strips that stand proud', () => {
     expect(find(workpiece, 'proudOf')).toEqual([])
   })
 
-  test('a thick rail on thin stiles is told, and its own stuff changed', () => {
+  test('a thick rail on thin stiles is told, and its own stock changed', () => {
     const workpiece = wallOf(
       {},
       {
@@ -50,7 +50,7 @@ describe('strips that stand proud', () => {
     expect(inForce(press(workpiece, way).wall.design).rails[0]?.material).not.toBe('pine-1x3')
   })
 
-  test('law: another stuff that is offered makes an end of it', () => {
+  test('law: another stock that is offered makes an end of it', () => {
     let tried = 0
     fc.assert(
       fc.property(anyMeetingWall, (workpiece) => {

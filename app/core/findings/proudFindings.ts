@@ -11,7 +11,7 @@ import { isMissing, isOpening } from '../survey/obstacles'
 import { profileAt } from '../survey/profile'
 import { baseAt } from '../survey/wallLines'
 import type { Finding, WayOut } from './finding'
-import { type Standing, STANDING_ROLES, thinner } from './thinnerStuff'
+import { type Standing, STANDING_ROLES, thinner } from './thinnerStock'
 
 /** What the design has settled about a baseboard thinner than the strips: a way that its pattern carries out. */
 function isSettled(design: Design): boolean {

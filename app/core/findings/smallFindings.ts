@@ -92,7 +92,7 @@ export function sideFindings(
   })
 }
 
-/** A fitted stile as wide as the layout's own stuff, its inner edge where it is. */
+/** A fitted stile as wide as the layout’s own stock, its inner edge where it is. */
 function plainOf(strip: Strip, side: 'left' | 'right', { battenMaterial }: Layout): Strip {
   const inwards = side === 'left' ? -1 : 1
   const by = (strip.faceWidth - battenMaterial.width) / 2

@@ -34,7 +34,7 @@ export function gapBehind(strip: Strip, side: 'left' | 'right', layout: LaidOut)
 
 /**
  * A stile at an end of the wall, made wider by the space behind it and ripped or scribed to the wall, where the design says so and the
- * job has stuff wide enough of its thickness; else as it was. Its inner edge stays where it is laid out.
+ * job has stock wide enough of its thickness; else as it was. Its inner edge stays where it is laid out.
  */
 export function fittedStile(strip: Strip, side: 'left' | 'right', layout: LaidOut): Strip {
   const way = layout.design.sides[side]

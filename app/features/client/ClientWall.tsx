@@ -97,7 +97,7 @@ function Drawn({
   const parts = new Set(link.body.parts)
   const pick = page.picks[wall.id] ?? { option: null, colors: {} }
   const design = signed ? option.design : inPickedColors(option.design, pick, settings)
-  const workpiece: Workpiece = { wall: { survey: wall.survey, design }, settings }
+  const workpiece: Workpiece = { wall: { survey: wall.survey, design }, settings, beside: option.beside }
   const plan = computePlan(workpiece)
   const w = wordingFor(workpiece, plan)
   const scene = buildScene(plan, wall.survey)

@@ -1,12 +1,17 @@
 import type { ClientPick, Remark } from '~/core/agree/clientWord'
-import type { ClientLinkBody, DesignDocument, DrawnLine, Settings, Survey } from '~/model'
+import type { BesideWall, ClientLinkBody, DesignDocument, DrawnLine, Settings, Survey } from '~/model'
 
 /** A wall as the client's page shows it. */
 export interface ClientWallView {
   readonly id: string
   readonly name: string
   readonly survey: Survey
-  readonly options: readonly { readonly id: string; readonly name: string; readonly design: DesignDocument }[]
+  readonly options: readonly {
+    readonly id: string
+    readonly name: string
+    readonly design: DesignDocument
+    readonly beside: BesideWall
+  }[]
   readonly photo: { readonly id: string; readonly width: number; readonly height: number } | null
 }
 

@@ -64,7 +64,7 @@ export function photoOverlay(
   const { settings } = page
   const pick = page.picks[wall.id] ?? { colors: {} }
   const design = page.signed ? option.design : inPickedColors(option.design, pick, settings)
-  const plan = computePlan({ wall: { survey: wall.survey, design }, settings })
+  const plan = computePlan({ wall: { survey: wall.survey, design }, settings, beside: option.beside })
   return renderToStaticMarkup(
     <svg xmlns="http://www.w3.org/2000/svg" width={width} height={height} viewBox={`0 0 ${width} ${height}`}>
       <PhotoPlan

@@ -12,7 +12,7 @@ export interface Standing {
 
 export const STANDING_ROLES: readonly Role[] = ['batten', 'slat', 'stile', 'filler']
 
-/** The design with the stuff of some strips changed to another; null where one of them has none of its own to change. */
+/** The design with the stock of some strips changed to another; null where one of them has none of its own to change. */
 function madeOf(design: Design, strips: readonly Strip[], materialId: string): Partial<Design> | null {
   let patch: Partial<Design> = {}
   for (const { id, role, group } of strips) {
@@ -45,7 +45,7 @@ function madeOf(design: Design, strips: readonly Strip[], materialId: string): P
   return patch
 }
 
-/** The same strips of thinner stuff, the nearest to them in width. */
+/** The same strips of thinner stock, the nearest to them in width. */
 export function thinner(
   workpiece: Workpiece,
   thick: readonly Standing[],
