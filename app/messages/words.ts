@@ -288,7 +288,9 @@ export function endCutName(cut: EndCut, faceWidth: number, w: Wording): string {
     case 'cope':
       return `cope: cut at ${degrees(cut.sawSettingDeg)}, then follow the profile`
     case 'cornerMiter':
-      return `bevel at ${degrees(cut.sawSettingDeg)}, ${cut.longSide} long`
+      return cut.flat
+        ? `miter at ${degrees(cut.sawSettingDeg)}, ${cut.longSide === 'face' ? 'front' : 'wall'} edge long`
+        : `bevel at ${degrees(cut.sawSettingDeg)}, ${cut.longSide} long`
     case 'returned':
       return `miter at ${degrees(cut.sawSettingDeg)} with the front edge long, and ${aLength(cut.depth, w)} return to the wall from the same board`
     case 'severalCuts': {

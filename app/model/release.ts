@@ -18,6 +18,7 @@ function endCutSchema() {
       sawSettingDeg: degrees,
       longSide: z.enum(['back', 'face']),
       hidden: storedLength,
+      flat: z.literal(true).exactOptional(),
     }),
     z.strictObject({
       kind: z.literal('returned'),

@@ -82,7 +82,10 @@ export function settingsOf(cut: EndCut, isStart: boolean, faceWidth: number, saw
       // an inside miter first, whose edge shows the profile to saw along
       return [tilted(cut.sawSettingDeg, 'back', isStart, saw)]
     case 'cornerMiter':
-      return [tilted(cut.sawSettingDeg, cut.longSide, isStart, saw)]
+      // what lies flat has the wall's edge at the fence
+      return cut.flat
+        ? [swung(cut.sawSettingDeg, cut.longSide === 'face' ? 'right' : 'left', isStart)]
+        : [tilted(cut.sawSettingDeg, cut.longSide, isStart, saw)]
     case 'returned':
       // it lies flat, the wall's edge at the fence: the front is the long edge
       return [swung(cut.sawSettingDeg, 'right', isStart)]

@@ -57,7 +57,10 @@ function cornerEnd(layout: LaidOut, side: 'left' | 'right', line: Line, band: Ba
     : null
   const by = (side === 'left' ? 1 : -1) * (corner?.short ?? 0)
   const moved = by === 0 ? line : { ...line, through: { ...line.through, x: line.through.x + by } }
-  return { lines: [moved], against: 'wall', ...(corner?.cut ? { cut: corner.cut } : {}) }
+  const cut = corner?.cut
+  if (!cut) return { lines: [moved], against: 'wall' }
+  const isFlat = cut.kind === 'cornerMiter' && band.standsOut > band.material.thickness
+  return { lines: [moved], against: 'wall', cut: isFlat ? { ...cut, flat: true } : cut }
 }
 
 /** The end of a cap or shelf where nothing bounds it: it returns to the wall where it was asked to. */

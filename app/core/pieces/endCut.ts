@@ -15,13 +15,15 @@ export type EndCut =
   | { readonly kind: 'cope'; readonly sawSettingDeg: number }
   /**
    * Half of the room corner's angle through the thickness. In an inside corner the back is the long side and runs
-   * on behind the face by `hidden`, in an outside corner the face is.
+   * on behind the face by `hidden`, in an outside corner the face is. Of a cap or shelf that lies `flat` it goes across the width: the
+   * back is the wall's edge, the face the front edge.
    */
   | {
       readonly kind: 'cornerMiter'
       readonly sawSettingDeg: number
       readonly longSide: 'back' | 'face'
       readonly hidden: Length
+      readonly flat?: true
     }
   /**
    * Mitered through a cap or shelf that lies flat, its front edge the long side, with a piece of the same board that returns from there
@@ -76,7 +78,7 @@ export function endCutKey(cut: EndCut): string {
     case 'cope':
       return `cope ${cut.sawSettingDeg.toFixed(2)}`
     case 'cornerMiter':
-      return `corner ${cut.sawSettingDeg.toFixed(2)} ${cut.longSide}`
+      return `corner ${cut.sawSettingDeg.toFixed(2)} ${cut.longSide}${cut.flat ? ' flat' : ''}`
     case 'returned':
       return `returned ${cut.depth}`
     case 'severalCuts':

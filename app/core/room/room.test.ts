@@ -11,6 +11,7 @@ import {
 } from '~/model'
 import { thing, wallOf } from '../../../tests/namedWalls'
 import { computePlan } from '../computePlan'
+import { sawLimits, settingsOf } from '../cutting/sawSetting'
 import { applyEdits } from '../edits/applyEdit'
 import { equalGap } from '../spacing'
 import { copeAllRound, fittingOrder, jointOf, JOINTS, jointsOf } from './fittingOrder'
@@ -264,6 +265,27 @@ describe('horizontals in the corners of the room', () => {
     const { rail } = railOf({ left: 'run', right: 'miter' }, [corner('cornerRight', 90, 'outside')])
     expect(rail?.end).toMatchObject({ kind: 'cornerMiter', sawSettingDeg: 45, longSide: 'face' })
     expect(toInches(rail?.cutLength ?? inches(0))).toBeCloseTo(120.75, 6)
+  })
+
+  // worked by hand: in plan the joint of two caps of one depth halves the corner, so the saw swings to 90 - A/2 with the cap flat on it
+  test('a cap that lies flat is mitered across its width: the saw swings, a rail on edge is tilted', () => {
+    const workpiece = wallOf(
+      { width: inches(120), readings: [corner('cornerLeft', 92)] },
+      {
+        topRail: { material: 'pine-1x4' },
+        cap: { material: 'pine-1x4', lay: 'flat' },
+        foot: { kind: 'floor' },
+        corners: { left: 'miter', right: 'run' },
+      },
+    )
+    const { pieces } = computePlan(workpiece)
+    const startOf = (id: string) => pieces.find(({ stripId }) => stripId === id)?.start ?? { kind: 'square' }
+    const { shop } = workpiece.settings
+    const settingOf = (id: string) => settingsOf(startOf(id), true, inches(0.75), sawLimits(shop))
+    expect(startOf('cap')).toMatchObject({ kind: 'cornerMiter', sawSettingDeg: 44, flat: true })
+    expect(settingOf('cap')).toMatchObject([{ swingDeg: 44, hand: 'right', tiltDeg: 0 }])
+    expect(startOf('topRail')).not.toHaveProperty('flat')
+    expect(settingOf('topRail')).toMatchObject([{ swingDeg: 0, tiltDeg: 44 }])
   })
 
   test('coped runs to the wall, butted stops at the face of the trim there', () => {

@@ -99,7 +99,7 @@ function gauges({ cards, workpiece, wording }: PlannedWall): Full[] {
       const deg =
         cut.kind === 'scarf' || cut.kind === 'bevel'
           ? cut.bevelDeg
-          : cut.kind === 'cornerMiter' || cut.kind === 'cope'
+          : (cut.kind === 'cornerMiter' && !cut.flat) || cut.kind === 'cope'
             ? cut.sawSettingDeg
             : null
       const key = JSON.stringify([cut.kind, deg, thick, cut.kind === 'cope' ? row.faceWidth : 0])
