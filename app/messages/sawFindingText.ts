@@ -13,7 +13,7 @@ export function sawFindingText(says: SawSays, w: Wording): string {
           ? `${otherWayText(other)}, fingers well away; or let the other strip land instead`
           : otherWayText(other)
       return `${stripName(says.stripId, w)} is cut at ${settingText({ ...says.setting, face: 'up' })}, ${how}.${
-        says.ends > 1 ? ` So are ${says.ends - 1} more ends.` : ''
+        says.ends > 1 ? (says.ends === 2 ? ' So is 1 more end.' : ` So are ${says.ends - 1} more ends.`) : ''
       }`
     }
     case 'noTool': {

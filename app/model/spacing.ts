@@ -36,7 +36,7 @@ export function spacingSchema(length: LengthSchema) {
       wish: positive(length),
       measure,
       centerOn: z.enum(['strip', 'gap']),
-      /** The thing on the wall it is centerd about, such as a window or a bed; null is the middle of the span. */
+      /** The thing on the wall it is centered about, such as a window or a bed; null is the middle of the span. */
       about: idSchema.nullable().default(null),
     }),
     z.strictObject({
@@ -47,7 +47,7 @@ export function spacingSchema(length: LengthSchema) {
       startWith: z.enum(['strip', 'gap']),
     }),
     z.strictObject({ school: z.literal('centerMarks'), bays: count.min(2) }),
-    /** A strip centerd on every stud, or on every second, third ... */
+    /** A strip centered on every stud, or on every second, third ... */
     z.strictObject({ school: z.literal('toStuds'), every: z.number().int().min(1).max(8) }),
     /** Each strip where it was put: left edges from the span's left end, in order. */
     z.strictObject({

@@ -1,5 +1,14 @@
 import { addLengths, type Length, nearestNanometer } from '~/length'
-import { type Design, inForce, QUARTER_ROUND, usualOffers, type Workpiece } from '~/model'
+import {
+  type Design,
+  FIXTURES,
+  FURNITURE,
+  inForce,
+  QUARTER_ROUND,
+  type ThingKind,
+  usualOffers,
+  type Workpiece,
+} from '~/model'
 import { boundsOf, isInside, type Point, TOUCHING, unitVector } from '../geometry'
 import type { Layout } from '../layout/layout'
 import { backerThickness } from '../panels/backerSheet'
@@ -189,6 +198,9 @@ function crownFinding(
   ]
 }
 
+/** What strips end at without coming up to its face. */
+const NO_TRIM: readonly ThingKind[] = [...FIXTURES, ...FURNITURE]
+
 /** Casing and other trim that strips end at and that is thinner than they are. */
 function thingFindings(workpiece: Workpiece, layout: Layout, standing: readonly Standing[]): Finding[] {
   const { wall } = workpiece
@@ -198,8 +210,10 @@ function thingFindings(workpiece: Workpiece, layout: Layout, standing: readonly 
   for (const each of standing)
     for (const id of endedAt(each.strip, layout, meets)) atThing.set(id, [...(atThing.get(id) ?? []), each])
   return things.flatMap((thing): Finding[] => {
-    // strips stop well short of heat, and what is missing of a wall has no face but a skirt board's
-    if ((isMissing(thing.kind) && !thing.skirt) || clearOf(thing) > 0) return []
+    // strips stop well short of heat, what stands before the wall or is built on it is no trim, and what is missing of a wall has no face
+    // but a skirt board's
+    if ((isMissing(thing.kind) && !thing.skirt) || clearOf(thing) > 0 || NO_TRIM.includes(thing.kind))
+      return []
     const trim = thing.skirt?.thickness ?? thing.thickness
     const thick = (atThing.get(thing.id) ?? []).filter(({ standsOut }) => standsOut > trim)
     if (thick.length === 0) return []

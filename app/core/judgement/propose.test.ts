@@ -272,7 +272,7 @@ describe('what a layout is measured by', () => {
     expect(onStuds(lefts, inches(1.5), studs)).toBe(5)
   })
 
-  test('off the axis: nothing where a strip or a bay is centerd on it', () => {
+  test('off the axis: nothing where a strip or a bay is centered on it', () => {
     const lefts = [0, 10, 20].map(inches)
     expect(offAxis(lefts, inches(2), inches(11))).toBe(0)
     expect(offAxis(lefts, inches(2), inches(6))).toBe(0)

@@ -3,7 +3,7 @@ import type { SpacingOf } from '~/model'
 import { placementAt, type SchoolOf } from './placement'
 
 /**
- * Center marks: the span divided by the bays, a strip centerd on each mark. Quick and common, and not even:
+ * Center marks: the span divided by the bays, a strip centered on each mark. Quick and common, and not even:
  * with three bays or more each end bay is w/2 wider than an inner one. Common practice, no source.
  */
 export const placeCenterMarks: SchoolOf<SpacingOf<'centerMarks'>> = ({ bays }, span, stripWidth) => {

@@ -51,7 +51,7 @@ describe('on the studs', () => {
   const context: SpanContext = { studs, middles: new Map() }
 
   // IRC R602: usual stud spacing 16 or 24 in on center
-  test('a strip centerd on every stud, or on every second', () => {
+  test('a strip centered on every stud, or on every second', () => {
     const every = place({ school: 'toStuds', every: 1 }, 130, 2.5, context)
     expect(every.nearEdges.map(toInches)).toEqual(studs.map((stud) => toInches(stud) - 1.25))
     const second = place({ school: 'toStuds', every: 2 }, 130, 2.5, context)

@@ -248,7 +248,7 @@ describe('laws', () => {
     )
   })
 
-  test('D6: the layout of a centerd school is its own mirror image', () => {
+  test('D6: the layout of a centered school is its own mirror image', () => {
     fc.assert(
       fc.property(anyLength(40, 400), anyLength(2, 30), (span, gap) => {
         for (const centerOn of ['strip', 'gap'] as const) {

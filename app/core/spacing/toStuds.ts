@@ -3,7 +3,7 @@ import type { SpacingOf } from '~/model'
 import { placementAt, type SchoolOf } from './placement'
 
 /**
- * A strip centerd on every stud, or on every second, third ..., counted from the first one a strip fits on.
+ * A strip centered on every stud, or on every second, third ..., counted from the first one a strip fits on.
  * Everything nails to wood; the gaps follow the studs. Common practice, no source.
  */
 export const placeToStuds: SchoolOf<SpacingOf<'toStuds'>> = ({ every }, span, stripWidth, { studs }) => {

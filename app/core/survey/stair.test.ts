@@ -3,7 +3,7 @@ import { keptBase, wallOf } from '../../../tests/namedWalls'
 import { inches, toInches, ZERO } from '~/length'
 import { computePlan } from '../computePlan'
 import { boundsOf } from '../geometry'
-import { type Stair, stairOf, pitchOf, stairThings } from './stair'
+import { isOfStair, type Stair, stairOf, pitchOf, stairThings } from './stair'
 
 const stair = (more: Partial<Stair> = {}): Stair => ({
   from: inches(24),
@@ -43,6 +43,51 @@ describe('a stair', () => {
       ['landing', 108, 23, 50],
     ])
     expect(stairOf({ things })).toMatchObject({ rise: heights, landing: { low: true, high: true } })
+  })
+
+  test('rising left its low end is at the right, and landings change sides', () => {
+    const heights = { by: 'heights' as const, low: inches(9), high: inches(50) }
+    const things = made({ rises: 'left', rise: heights, landing: { low: true, high: true } })
+    expect(
+      things.map(({ kind, slope, left, bottom, width, height }) => [
+        kind,
+        slope,
+        ...[left, bottom, width, height].map(toInches),
+      ]),
+    ).toEqual([
+      ['stair', 'risesLeft', 24, 9, 84, 41],
+      ['landing', null, 108, 0, 23, 9],
+      ['landing', null, 0, 0, 24, 50],
+    ])
+    expect(stairOf({ things })).toMatchObject({ rises: 'left', rise: heights })
+    expect(things.every(isOfStair)).toBe(true)
+    expect(isOfStair({ kind: 'cutOff' })).toBe(false)
+    expect(stairOf({ things: [] })).toBeNull()
+  })
+
+  test('one that starts above the floor at the very end of the wall needs no landing, and one at its end has none', () => {
+    const rise = { by: 'heights' as const, low: inches(9), high: inches(50) }
+    for (const more of [
+      { rises: 'left' as const, to: size.width },
+      { rises: 'right' as const, from: ZERO },
+    ]) {
+      const things = made({ rise, landing: { low: true, high: false }, ...more })
+      expect(things.map(({ kind }) => kind)).toEqual(['stair'])
+      expect(stairThings(stair({ rise, ...more }), size).ok).toBe(true)
+    }
+    // the other end of the wall is no help
+    expect(stairThings(stair({ rise, rises: 'left', from: ZERO }), size).ok).toBe(false)
+    const atTop = made({
+      to: size.width,
+      rise: { by: 'step', rise: inches(7), run: inches(10.5) },
+      landing: { low: true, high: true },
+    })
+    expect(atTop.map(({ kind }) => kind)).toEqual(['stair'])
+  })
+
+  test('a step without a run is no stair', () => {
+    const rise = { by: 'step' as const, rise: inches(7), run: ZERO }
+    expect(stairThings(stair({ rise }), size)).toEqual({ ok: false, issue: { code: 'noRise' } })
   })
 
   test.each([

@@ -1,0 +1,68 @@
+import fc from 'fast-check'
+import { runs } from '../../../tests/anyWall'
+import { thing, wallOf } from '../../../tests/namedWalls'
+import { inches } from '~/length'
+import { ByLeft, boundsOf } from '../geometry'
+import { type Obstacle, obstaclesOf } from '../survey/obstacles'
+import { meetings } from './meetObstacles'
+import { obstaclesNear } from './nearObstacles'
+
+const place = (least: number, most: number) => fc.integer({ min: least * 8, max: most * 8 }).map((n) => n / 8)
+const outlet = fc.record({
+  left: place(0, 300),
+  bottom: place(0, 90),
+  width: place(1, 40),
+  height: place(1, 30),
+})
+
+describe('what lies near a strip', () => {
+  test('law: of many obstacles none that a strip meets is left out, whichever way it leans', () => {
+    let fewer = 0
+    fc.assert(
+      fc.property(
+        fc.array(outlet, { minLength: 2, maxLength: 40 }),
+        place(0, 300),
+        fc.oneof(fc.constant(90), fc.integer({ min: 40, max: 140 }), fc.constant(0)),
+        place(1, 8),
+        (things, x, directionDeg, width) => {
+          const { survey } = wallOf({
+            width: inches(340),
+            height: inches(130),
+            things: things.map((each, i) => ({
+              ...thing('outlet', each.left, each.bottom, each.width, each.height),
+              id: `o${i}`,
+            })),
+          }).wall
+          const obstacles = obstaclesOf(survey)
+          const strip = { center: { x: inches(x), y: inches(9) }, directionDeg, faceWidth: inches(width) }
+          const near = obstaclesNear(strip, obstacles)
+          fewer += near.length < obstacles.length ? 1 : 0
+          const idsOf = (list: readonly Obstacle[]) =>
+            meetings(strip, list).map(({ obstacle }) => obstacle.id)
+          expect(idsOf(near)).toEqual(idsOf(obstacles))
+        },
+      ),
+      { numRuns: runs(200) },
+    )
+    expect(fewer).toBeGreaterThan(0)
+  })
+
+  test('law: what reaches into a stretch is found by its left end, as by looking at each', () => {
+    fc.assert(
+      fc.property(fc.array(outlet, { maxLength: 30 }), place(-20, 320), place(0, 60), (all, from, wide) => {
+        const outline = ({ left, width, bottom, height }: (typeof all)[number]) => [
+          { x: left, y: bottom },
+          { x: left + width, y: bottom + height },
+        ]
+        const found = new ByLeft(all, outline).between(from, from + wide).map(({ item }) => item)
+        const each = all.filter((one) => {
+          const { left, right } = boundsOf(outline(one))
+          return right >= from && left <= from + wide
+        })
+        expect(new Set(found)).toEqual(new Set(each))
+        expect(found).toHaveLength(each.length)
+      }),
+      { numRuns: runs(300) },
+    )
+  })
+})
