@@ -24,7 +24,7 @@ const test = (_name: string, run: () => unknown) => void tests.push({ id: `t${te
 world.expect = expect
 world.describe = (_name: string, body: () => void) => body()
 world.afterAll = () => undefined
-world.test = Object.assign(test, {
+world.it = world.test = Object.assign(test, {
   each: (rows: readonly unknown[]) => (name: string, run: (...row: unknown[]) => unknown) =>
     rows.forEach((row) => test(name, () => run(...(Array.isArray(row) ? row : [row])))),
 })

@@ -85,6 +85,8 @@ export const Side = styled.aside.attrs({ tabIndex: 0 })`
   border-left: 1px solid var(--line);
   display: grid;
   align-content: start;
+  /* what keeps room free for an answer still grows with it where all of it runs over */
+  grid-auto-rows: max-content;
   gap: ${space.l};
   ${narrow} {
     border-left: 0;

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { inches, type Length, nearestNanometer } from '~/length'
 import { type Act, actSchema, type ReleasedPiece, withDesign, type Workpiece } from '~/model'
 import { anyMeetingWall, runs } from '../../../tests/anyWall'
-import { wallOf } from '../../../tests/namedWalls'
+import { reading, wallOf } from '../../../tests/namedWalls'
 import { computePlan } from '../computePlan'
 import { toRelease } from '../cutting/toRelease'
 import { faceFromCard } from '../pieces'
@@ -48,6 +48,35 @@ const shorter = (workpiece: Workpiece, by: number): Workpiece => ({
     ...workpiece.wall,
     survey: { ...workpiece.wall.survey, width: nearestNanometer(workpiece.wall.survey.width - inches(by)) },
   },
+})
+
+describe('a stile ripped to the wall, on a list', () => {
+  test('keeps its taper there; made another way since, it is no longer as it was released', () => {
+    const fitted = (way: 'rip' | 'scribe') =>
+      wallOf(
+        { readings: [reading('width', 0, 131), reading('plumbRight', 95, 0.375)] },
+        {
+          pattern: 'grid',
+          border: 'butt',
+          rows: [1],
+          topRail: null,
+          foot: { kind: 'floor' },
+          spacing: { school: 'equalByCount', strips: 4, ends: 'strip' },
+          battenMaterial: 'pine-1x3',
+          sides: { left: 'caulk', right: way },
+        },
+      )
+    const list = released(fitted('rip'))
+    const [stile] = releaseOf([list])?.pieces.filter(({ piece }) => piece.taper) ?? []
+    const [now] = computePlan(fitted('rip')).pieces.filter(({ taper }) => taper)
+    expect(stile?.piece.taper).toEqual(now?.taper)
+    const isAs = (way: 'rip' | 'scribe') => {
+      const release = releaseOf([list])
+      return release !== null && isAsReleased(release, planOf(fitted(way)))
+    }
+    expect(isAs('rip')).toBe(true)
+    expect(isAs('scribe')).toBe(false)
+  })
 })
 
 describe('a list released to the saw', () => {

@@ -22,6 +22,13 @@ describe('walls typed one a line', () => {
     expect(survey.baseboard).toEqual({ height: inches(5.5), thickness: inches(0.75), fate: 'keep' })
     expect(nominal).toEqual([{ trim: 'baseboard', board: '1x6' }])
     expect(one('Gable wall: 151 x 103, base 6').nominal).toEqual([])
+    const off = one('Gable wall: 151 x 103, base 1x4 off')
+    expect(off.survey.baseboard).toEqual({ height: inches(3.5), thickness: inches(0.75), fate: 'remove' })
+    // no board is bought by that name in millimeters, nor with more after it
+    const metric = one('Giebel: 3800 x 2600, base 14 x 95', 'mm')
+    expect(metric.nominal).toEqual([])
+    expect(metric.survey.baseboard).toMatchObject({ height: millimeters(14), thickness: millimeters(95) })
+    expect(one('Gable wall: 151 x 103, base 6 x 1').nominal).toEqual([])
   })
 
   test('width by height, and what stands there', () => {

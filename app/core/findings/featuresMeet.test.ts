@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { anyMeetingWall, anyOldWall, met, runs } from '../../../tests/anyWall'
 import { keptBase, reading, thing, wallOf } from '../../../tests/namedWalls'
 import { inches, toInches } from '~/length'
-import { type Design, inForce, type Workpiece } from '~/model'
+import { type Design, inForce, STARTING_BOXES, type Workpiece } from '~/model'
 import { strikeArch } from '../companions/arch'
 import { placeRow } from '../companions/itemRow'
 import { computePlan } from '../computePlan'
@@ -51,6 +51,41 @@ describe('strips that stand proud', () => {
     expect(inForce(press(workpiece, way).wall.design).rails[0]?.material).not.toBe('pine-1x3')
   })
 
+  test.each([
+    ['cap', { cap: { material: 'pine-1x2', lay: 'edge' }, height: typed(60) }, 'cap'],
+    [
+      'boxes',
+      {
+        pattern: 'boxes',
+        topRail: null,
+        cap: null,
+        height: typed(70),
+        boxes: { ...STARTING_BOXES, moulding: 'pine-1x2', margin: inches(0.5) },
+      },
+      'boxes',
+    ],
+  ] as [string, Partial<Design>, 'cap' | 'boxes'][])(
+    'thinner stock of the %s is its own',
+    (_name, design, key) => {
+      const workpiece = wallOf(
+        { things: [thing('door', 88, 0, 30, 80, { casing: inches(2.5), thickness: inches(0.5) })] },
+        {
+          topRail: null,
+          foot: { kind: 'floor' },
+          spacing: { school: 'equalByCount', strips: 2, ends: 'gap' },
+          ...design,
+        },
+      )
+      const before = inForce(workpiece.wall.design)
+      const way = find(workpiece, 'proudOf')
+        .flatMap(({ waysOut }) => waysOut)
+        .find(({ says }) => says.code === 'useMaterial')
+      if (!way) throw new Error('nothing offered')
+      const after = inForce(press(workpiece, way).wall.design)
+      expect(after[key]).not.toEqual(before[key])
+    },
+  )
+
   test('law: another stock that is offered makes an end of it', () => {
     let tried = 0
     fc.assert(
@@ -93,7 +128,26 @@ describe('what is measured', () => {
     ['top', { bottom: inches(93) }],
   ] as const)('past the %s of the wall', (side, more) => {
     const off = { ...thing('switch', 40, 40, 2.75, 4.5), ...more }
-    expect(find(wallOf({ things: [off] }), 'thingOffWall').map(({ says }) => says.side)).toEqual([side])
+    const workpiece = wallOf({ things: [off] })
+    const [finding] = find(workpiece, 'thingOffWall')
+    expect(finding?.says.side).toBe(side)
+    // it is moved to that end and no farther
+    const [place] = finding?.waysOut ?? []
+    const [moved] = press(workpiece, place).wall.survey.things
+    expect(moved).toMatchObject({
+      left: side === 'left' ? 0 : off.left,
+      bottom: side === 'left' ? off.bottom : side === 'bottom' ? 0 : inches(95 - 4.5),
+    })
+  })
+
+  test('what is larger than the wall is not moved, what is gone or missing is not told, and both ends are the worse one', () => {
+    const wide = thing('window', -4, 30, 150, 30)
+    const [finding] = find(wallOf({ things: [wide] }), 'thingOffWall')
+    expect(finding?.says).toMatchObject({ side: 'right', by: inches(15) })
+    expect(finding?.waysOut.map(({ says }) => says.code)).toEqual(['removeThing'])
+    const gone = { ...wide, fate: 'remove' as const }
+    const missing = thing('cutOff', 120, 60, 40, 60)
+    expect(find(wallOf({ things: [gone, missing] }), 'thingOffWall')).toEqual([])
   })
 
   test('a door that just reaches the floor and a window under a lower ceiling are on the wall', () => {

@@ -1,8 +1,9 @@
-import { inches, toInches } from '~/length'
+import { inches, type Length, toInches } from '~/length'
 import { boundsOf, type Line, signedArea } from '../geometry'
 import { buildCutList } from './cutList'
 import { endCutKey, twoSawSettings } from './endCut'
 import { faceFromCard } from './card'
+import { sameRecesses } from './sameRecesses'
 import { isUpright, type Piece, type PieceSpec, placePiece } from './piece'
 
 const spec = (more: Partial<PieceSpec> = {}): PieceSpec => ({
@@ -29,6 +30,48 @@ const line = (x: number, y: number, directionDeg: number): Line => ({
 })
 /** Square inches of a polygon. */
 const area = (polygon: Piece['polygon']) => Math.abs(signedArea(polygon)) / 25.4e6 ** 2
+
+describe('an edge that is ripped to a wall', () => {
+  // by hand: 4 wide and 40 long less a triangle of 1/2 by 40 is 150 square inches; held plumb the other edge stays
+  test.each([
+    ['left', -2],
+    ['right', 2],
+  ] as const)('the %s one: the card draws what lies on the wall', (edge, at) => {
+    const toward = edge === 'left' ? 1 : -1
+    const slope = (Math.atan2(40, toward * 0.5) * 180) / Math.PI
+    const piece = placed({ taper: { edge, line: line(at, 0, slope), by: 'rip' } })
+    expect(piece.taper).toEqual({ edge, atStart: 0, atEnd: inches(0.5), by: 'rip' })
+    expect(area(piece.polygon)).toBeCloseTo(150, 6)
+    expect(area(faceFromCard(piece))).toBeCloseTo(150, 6)
+    expect(area(piece.face)).toBeCloseTo(160, 6)
+    // on the card left is up: the edge that stays is whole, the other falls off toward the end
+    const { bottom, top } = boundsOf(faceFromCard(piece))
+    expect([bottom, top]).toEqual([0, inches(4)])
+    const atEnd = faceFromCard(piece)
+      .filter(({ x }) => x > inches(39))
+      .map(({ y }) => toInches(y as Length))
+    expect([Math.min(...atEnd), Math.max(...atEnd)]).toEqual(edge === 'left' ? [0, 3.5] : [0.5, 4])
+  })
+
+  test('one elsewhere, on the other edge or made otherwise is another piece', () => {
+    const of = (more: Partial<NonNullable<Piece['taper']>> = {}) => ({
+      notches: [],
+      laps: [],
+      taper: { edge: 'left' as const, atStart: inches(0), atEnd: inches(0.5), by: 'rip' as const, ...more },
+    })
+    expect(sameRecesses(of(), of())).toBe(true)
+    for (const more of [
+      { edge: 'right' },
+      { by: 'scribe' },
+      { atStart: inches(0.25) },
+      { atEnd: inches(0.25) },
+    ] as const)
+      expect(sameRecesses(of(), of(more))).toBe(false)
+    expect(sameRecesses(of(), { notches: [], laps: [] })).toBe(false)
+    expect(sameRecesses({ notches: [], laps: [] }, of())).toBe(false)
+    expect(sameRecesses({ notches: [], laps: [] }, { notches: [], laps: [] })).toBe(true)
+  })
+})
 
 describe('an end that two things make', () => {
   // upright 4 wide to 40, under a slope of 45 degrees through (1, 40): from there it falls to the right

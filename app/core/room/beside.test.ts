@@ -3,8 +3,9 @@ import { Polygon as Outline } from '@flatten-js/core'
 import { shared } from '../../../tests/areas'
 import { reading, wallOf } from '../../../tests/namedWalls'
 import { inches, toInches } from '~/length'
-import { type CornerEnd, type Design, type Reading, type Workpiece } from '~/model'
+import { type CornerEnd, type Design, type JobFile, type Reading, type Workpiece } from '~/model'
 import { computePlan } from '../computePlan'
+import { saidOfJob } from '../planSupplies'
 import { JOINTS } from './fittingOrder'
 import { asRooms } from './beside'
 
@@ -197,5 +198,84 @@ describe('the two rails of a corner', () => {
       ),
       { numRuns: 300 },
     )
+  })
+})
+
+describe('the walls of a room, one beside the other', () => {
+  const named = (id: string, room: string, top: number) => ({
+    id,
+    room,
+    workpiece: wallOf({}, { height: { rule: 'typed', value: inches(top) }, foot: { kind: 'floor' } }),
+  })
+  /** The tops of the rails at both ends of each wall. */
+  const tops = (walls: readonly ReturnType<typeof named>[]) =>
+    asRooms(walls).map(({ workpiece: { beside } }) =>
+      (['left', 'right'] as const).map(
+        (side) => beside?.[side]?.bands.map(({ top }) => toInches(top)).at(0) ?? null,
+      ),
+    )
+
+  test('of two the second stands to the right of the first, and there is no third corner', () => {
+    expect(tops([named('a', 'r', 60), named('b', 'r', 40)])).toEqual([
+      [null, 40],
+      [60, null],
+    ])
+  })
+
+  test('three go all round, each room by itself; one alone meets nothing', () => {
+    expect(
+      tops([named('a', 'r', 60), named('x', 's', 70), named('b', 'r', 40), named('c', 'r', 50)]),
+    ).toEqual([
+      [50, 40],
+      [null, null],
+      [60, 50],
+      [40, 60],
+    ])
+  })
+
+  test('a wall set apart meets nothing, and nothing meets it', () => {
+    const [a, b] = [named('a', 'r', 60), named('b', 'r', 40)]
+    const apart = {
+      ...b,
+      workpiece: wallOf({}, { apart: true, height: { rule: 'typed', value: inches(40) } }),
+    }
+    expect(tops([a, apart])).toEqual([
+      [null, null],
+      [null, null],
+    ])
+  })
+
+  test('what a job takes is worked out of its rooms as they are', () => {
+    const at = (top: number, more: Partial<Design> = {}) => {
+      const { wall, settings } = wallOf(
+        {},
+        {
+          height: { rule: 'typed', value: inches(top) },
+          corners: { left: 'against', right: 'against' },
+          ...more,
+        },
+      )
+      return { ...wall, settings }
+    }
+    const [one, other] = [at(60), at(30)]
+    const file = {
+      name: 'j',
+      settings: one.settings,
+      rooms: [
+        {
+          id: 'r',
+          name: 'r',
+          walls: [one, other].map(({ survey, design }, i) => ({
+            id: `w${i}`,
+            name: `w${i}`,
+            survey,
+            design,
+          })),
+        },
+      ],
+    } as unknown as JobFile
+    const { supplies, tasks } = saidOfJob(file)
+    expect(supplies.length).toBeGreaterThan(0)
+    expect(tasks.length).toBeGreaterThan(0)
   })
 })

@@ -13,6 +13,7 @@ import { thing, wallOf } from '../../../tests/namedWalls'
 import { computePlan } from '../computePlan'
 import { sawLimits, settingsOf } from '../cutting/sawSetting'
 import { applyEdits } from '../edits/applyEdit'
+import { cornerCut } from '../layout/corners'
 import { equalGap } from '../spacing'
 import { copeAllRound, fittingOrder, jointOf, JOINTS, jointsOf } from './fittingOrder'
 import { matchEdits, matchGaps, type MatchMember, matchMembers, roomWish } from './matchWalls'
@@ -286,6 +287,25 @@ describe('horizontals in the corners of the room', () => {
     expect(settingOf('cap')).toMatchObject([{ swingDeg: 44, hand: 'right', tiltDeg: 0 }])
     expect(startOf('topRail')).not.toHaveProperty('flat')
     expect(settingOf('topRail')).toMatchObject([{ swingDeg: 0, tiltDeg: 44 }])
+  })
+
+  test('where no wall meets this one there is no corner to cut for, whatever was read of it', () => {
+    const workpiece = wallOf(
+      { readings: [corner('cornerLeft', 92)], turns: { left: 'none', right: 'inside' } },
+      {
+        topRail: { material: 'pine-1x4' },
+        foot: { kind: 'floor' },
+        corners: { left: 'miter', right: 'against' },
+      },
+    )
+    const rail = computePlan(workpiece).pieces.find(({ stripId }) => stripId === 'topRail')
+    expect(rail?.start).toEqual({ kind: 'square' })
+    // against the next wall's rail on the right alone
+    expect(toInches(rail?.cutLength ?? inches(0))).toBe(130.25)
+    expect(cornerCut('miter', { deg: 90, turn: 'none', measured: false }, inches(0.75))).toEqual({
+      cut: null,
+      short: 0,
+    })
   })
 
   test('coped runs to the wall, butted stops at the face of the trim there', () => {

@@ -62,6 +62,14 @@ describe('families of lines', () => {
         exact += areas.filter(({ open }) => open === 0).length
         expect(areas.filter(({ over }) => over > 0)).toEqual([])
         expect(areas.filter(({ wide, stripId }) => wide && !told.has(stripId))).toEqual([])
+        // and nothing is told of a band that is filled
+        const filled = new Set(areas.filter(({ open }) => open === 0).map(({ stripId }) => stripId))
+        for (const { says, stripIds } of plan.findings) {
+          if (says.code !== 'lineOpen') continue
+          expect(stripIds.filter((id) => filled.has(id))).toEqual([])
+          expect(says.gap).toBeGreaterThan(workpiece.settings.fit)
+          expect(says.gap).toBeLessThanOrEqual(inches(2))
+        }
       }),
       { numRuns: runs(24) },
     )
