@@ -186,6 +186,22 @@ describe('full height under a ceiling that is not level', () => {
     expect(computePlan(press(level, back)).pieces.map(({ longLength }) => longLength)).toEqual(lengths)
   })
 
+  test('level tops are offered where each goes up to it, and the other way round; with a cap over them neither', () => {
+    const sloping = (more: Partial<Design>) =>
+      wallOf(
+        { readings: [reading('ceilingFall', 131, 2), reading('height', 0, 95)] },
+        { height: { rule: 'full' }, foot: { kind: 'floor' }, topRail: null, cap: null, ...more },
+      )
+    const ways = (workpiece: Workpiece) =>
+      computePlan(workpiece)
+        .findings.flatMap(({ waysOut }) => waysOut)
+        .flatMap(({ says }) => (says.code === 'topsWay' ? [says.tops] : []))
+    expect(ways(sloping({ tops: 'ceiling' }))).toEqual(['level'])
+    expect(ways(sloping({ tops: 'level' }))).toEqual(['ceiling'])
+    for (const tops of ['ceiling', 'level'] as const)
+      expect(ways(sloping({ tops, cap: { material: 'pine-1x2', lay: 'flat' } }))).toEqual([])
+  })
+
   test('under a rail they all end at the rail', () => {
     const railed = computePlan(wallOf(rising, { ...full, topRail: { material: 'pine-1x4' } }))
     const lengths = railed.pieces.filter(({ role }) => role === 'batten').map(({ longLength }) => longLength)

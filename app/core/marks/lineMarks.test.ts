@@ -7,6 +7,7 @@ import { computePlan } from '../computePlan'
 import { lineGroups } from '../cutting/lineGroups'
 import { lineOrder } from '../cutting/lineOrder'
 import { lineChecks, lineMarks } from './lineMarks'
+import { markWalk } from './markWalk'
 
 const base = { on: true, material: STRIP } as const
 const diagonals = (deg: number, clear: number): Move => ({
@@ -226,4 +227,34 @@ describe('slants, move by move', () => {
       differs: 0,
     })
   })
+})
+
+// by hand: bands 2 in wide and 8 clear at 37 degrees come every 10 / cos 37 = 12.5214 up the line they meet on
+test('a chevron without an upright has its marks on the middle line, at equal steps, each to be ticked by itself', () => {
+  const chevron: Move = {
+    on: true,
+    material: STRIP,
+    id: 'm1',
+    kind: 'chevron',
+    slope: { by: 'angle', deg: 37 },
+    clear: inches(8),
+    hand: 'alternating',
+    first: 'up',
+    start: 'edge',
+    bands: null,
+  }
+  const workpiece = lineWall(76, 61, [chevron], { border: 'miter' })
+  const plan = computePlan(workpiece)
+  const marks = lineMarks(plan.layout, plan.pieces, workpiece.settings.tape)
+  const middle = marks.filter(({ on }) => on.kind === 'middle')
+  expect(middle).toHaveLength(1)
+  const nears = [
+    ...new Set(middle.flatMap(({ marks: on }) => on.map(({ near }) => near.exact / 25.4e6))),
+  ].sort((a, b) => a - b)
+  expect(nears.length).toBeGreaterThan(2)
+  const steps = nears.slice(1).map((at, i) => at - (nears[i] ?? 0))
+  for (const step of steps.slice(1, -1)) expect(step).toBeCloseTo(10 / Math.cos((37 * Math.PI) / 180), 3)
+  const ids = markWalk(plan, workpiece, { datum: 'left', hook: 'foot', laser: null }).map(({ id }) => id)
+  expect(new Set(ids).size).toBe(ids.length)
+  expect(ids.some((id) => id.startsWith('line/middle/'))).toBe(true)
 })

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { thing } from '../../../tests/namedWalls'
 import { inches } from '~/length'
 import { PLATES } from '~/model'
-import { gangsOf, holeOf, showsBy, usualHole } from './boxHole'
+import { gangsOf, holeBounds, holeOf, showsBy, usualHole } from './boxHole'
 
 describe('the hole behind a plate', () => {
   // box 2 by 3 in (NEMA OS 1, from memory) with 1/16 in round it, within the 1/8 in of NFPA 70, 314.21
@@ -43,5 +43,15 @@ describe('the hole behind a plate', () => {
         },
       ),
     )
+  })
+})
+
+test('the hole lies in the middle of its plate', () => {
+  const plate = thing('outlet', 30, 12, 2.75, 4.5)
+  expect(holeBounds(plate, { width: inches(2), height: inches(3) })).toEqual({
+    left: inches(30 + 0.375),
+    right: inches(32 + 0.375),
+    bottom: inches(12 + 0.75),
+    top: inches(15 + 0.75),
   })
 })

@@ -1,8 +1,10 @@
 import fc from 'fast-check'
 import { keptBase, wallOf } from '../../../tests/namedWalls'
 import { inches, toInches, ZERO } from '~/length'
+import type { Thing } from '~/model'
 import { computePlan } from '../computePlan'
 import { boundsOf } from '../geometry'
+import { obstaclesOf } from './obstacles'
 import { isOfStair, type Stair, stairOf, pitchOf, stairThings } from './stair'
 
 const stair = (more: Partial<Stair> = {}): Stair => ({
@@ -167,5 +169,35 @@ describe('a stair', () => {
       ),
       { numRuns: 40 },
     )
+  })
+
+  test('on the wall it takes all below its nosings and its skirt board; taken off the wall it takes nothing', () => {
+    const skirt = { height: inches(3), thickness: inches(0.75) }
+    const outlineOfStair = (more: Partial<Stair>) => {
+      const { survey } = wallOf({ ...size, things: made({ skirt, ...more }) }).wall
+      return obstaclesOf(survey).map(({ outline }) =>
+        outline.map(({ x, y }) => [x, y].map((at) => toInches(at as never))),
+      )
+    }
+    expect(outlineOfStair({})).toEqual([
+      [
+        [24, 0],
+        [108, 0],
+        [108, 59],
+        [24, 3],
+      ],
+    ])
+    expect(outlineOfStair({ rises: 'left' })).toEqual([
+      [
+        [24, 0],
+        [108, 0],
+        [108, 3],
+        [24, 59],
+      ],
+    ])
+    const gone = made({ skirt }).map((each) => ({ ...each, fate: 'remove' as const }))
+    const planned = (things: Thing[]) =>
+      computePlan(wallOf({ ...size, things }, { levelRule: 'floor', foot: { kind: 'floor' } })).pieces
+    expect(planned(gone)).toEqual(planned([]))
   })
 })
