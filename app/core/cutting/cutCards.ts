@@ -1,6 +1,6 @@
 import { type Length, nearestNanometer, tickOf } from '~/length'
 import type { Settings, Tool } from '~/model'
-import type { Layout } from '../layout/layout'
+import { type Layout, liesFlat } from '../layout/layout'
 import type { CutRow, EndCut, Piece } from '../pieces'
 import type { BatchAdvice } from './batch'
 import { detentAt, otherWay, type OtherWay, type SawLimits, sawLimits, type SawSetting } from './sawSetting'
@@ -62,8 +62,7 @@ export function ripTo({ stripId, faceWidth, materialId }: Piece, layout: Layout)
   const band = layout.bands.find(({ id }) => id === stripId)
   const stuff = layout.materials.get(materialId)
   if (!stuff) return null
-  const liesFlat = band !== undefined && band.standsOut > stuff.thickness && faceWidth === stuff.thickness
-  const width = liesFlat ? band.standsOut : faceWidth
+  const width = band && liesFlat(band) && faceWidth === stuff.thickness ? band.standsOut : faceWidth
   return width < stuff.width ? width : null
 }
 

@@ -5,7 +5,7 @@ import { profileAt } from '../survey/profile'
 import { onLine, type RuleLine } from '../survey/wallLines'
 import { cornerCut, cornerOf, mateOf } from './corners'
 import { isLeaning, leaningLine } from './lean'
-import { type Band, bandEdge, type LaidOut } from './layout'
+import { type Band, bandEdge, liesFlat, type LaidOut } from './layout'
 
 function angleOf(slope: number): number {
   return slope === 0 ? 0 : (Math.atan(slope) * 180) / Math.PI
@@ -59,7 +59,7 @@ function cornerEnd(layout: LaidOut, side: 'left' | 'right', line: Line, band: Ba
   const moved = by === 0 ? line : { ...line, through: { ...line.through, x: line.through.x + by } }
   const cut = corner?.cut
   if (!cut) return { lines: [moved], against: 'wall' }
-  const isFlat = cut.kind === 'cornerMiter' && band.standsOut > band.material.thickness
+  const isFlat = cut.kind === 'cornerMiter' && liesFlat(band)
   return { lines: [moved], against: 'wall', cut: isFlat ? { ...cut, flat: true } : cut }
 }
 

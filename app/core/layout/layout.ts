@@ -27,6 +27,11 @@ export interface Band {
   readonly ledge?: Ledge
 }
 
+/** A cap or a shelf that lies with its width level: it stands out farther than it is thick. */
+export function liesFlat({ standsOut, material }: Pick<Band, 'standsOut' | 'material'>): boolean {
+  return standsOut > material.thickness
+}
+
 /** An upright's place across the wall, or a box's: what is marked from the corner. */
 export interface Upright {
   readonly id: StripId
