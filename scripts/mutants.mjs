@@ -1,7 +1,8 @@
 // npm run mutants [GROUP... | since COMMIT]: changes the core a little in many places and counts what no test notices. Stryker makes the changes; they are
 // tried in one process, since starting Jest anew for each takes an hour more than trying it. The figures go to docs/mutants.json, what was
 // missed to reports/mutants/GROUP.json. With a commit only lines that are new since then are changed, and of the changes a sample is tried
-// (SAMPLE=240, the same each time); the figures of groups stay.
+// (SAMPLE=240, the same each time); the figures of groups stay. What is left of them the laws over random walls are asked about, which
+// `npm test` runs as well: how many those notice is said beside the score.
 // Not part of npm test: it takes a while.
 import { execFileSync, fork } from 'node:child_process'
 import {
@@ -39,6 +40,14 @@ const GROUPS = {
 const SLOW = /(meeting|presses|laws|anything)\.test/
 /** Those that are asked about what is left, a little each. */
 const LAWS = [`${CORE}/layout/meeting.test.ts`, `${CORE}/patterns/anything.test.ts`]
+/** Those of what is new: more of them, each tried more often. */
+const LAWS_OF_NEW = [
+  ...LAWS,
+  `${CORE}/layout/trueAtTheWall.test.ts`,
+  `${CORE}/patterns/lines/lineEnds.test.ts`,
+  `${CORE}/findings/featuresMeet.test.ts`,
+]
+const [LAWS_PART, LAWS_PART_OF_NEW] = ['0.15', '0.5']
 /** So long a group's laws are asked; what they were not asked about stays open. */
 const LAWS_FOR = Number(process.env.LAWS_MINUTES ?? 20) * 60_000
 /** A mutant that takes longer hangs. */
@@ -109,14 +118,14 @@ async function instrumented(name) {
 }
 
 /** A process with tests, which tries one change after the other. */
-function tester(sandbox, tests, active) {
+function tester(sandbox, tests, active, laws = LAWS_PART) {
   return fork(resolve('scripts/mutantsWorker.ts'), tests, {
     cwd: sandbox,
     execArgv: ['--import', 'tsx'],
     env: {
       ...process.env,
       MUTANTS: '1',
-      LAWS: '0.15',
+      LAWS: laws,
       TSX_TSCONFIG_PATH: 'tsconfig.json',
       ...(active ? { __STRYKER_ACTIVE_MUTANT__: active } : {}),
     },
@@ -202,13 +211,16 @@ async function run(name) {
       const at = `${fileName}:${start.line + 1}`
       return { id, at, was, now: replacement, how: mutatorName, status: status.get(id) }
     })
-  if (!since) await askTheLaws(sandbox, left)
+  await askTheLaws(sandbox, left, since ? LAWS_OF_NEW : LAWS, since ? LAWS_PART_OF_NEW : LAWS_PART)
   rmSync(sandbox, { recursive: true, force: true })
   mkdirSync('reports/mutants', { recursive: true })
   writeFileSync(`reports/mutants/${name}.json`, `${JSON.stringify(left, null, 1)}\n`)
   const noticed = mutants.length - left.length
+  const byLaws = left.filter(({ why }) => why === 'law').length
   return {
-    ...(since ? { of: all.length } : {}),
+    ...(since
+      ? { of: all.length, byLaws, withLaws: Number(((100 * (noticed + byLaws)) / mutants.length).toFixed(1)) }
+      : {}),
     mutants: mutants.length,
     noticed,
     score: Number(((100 * noticed) / mutants.length).toFixed(1)),
@@ -216,8 +228,8 @@ async function run(name) {
 }
 
 /** What no test of the score notices: do the laws over random walls, which are too slow to be asked of every change? */
-async function askTheLaws(sandbox, left) {
-  let child = tester(sandbox, LAWS)
+async function askTheLaws(sandbox, left, laws, part) {
+  let child = tester(sandbox, laws, undefined, part)
   const learned = await ask(child, { type: 'learn' }, 600_000)
   const covered = new Set(learned.covered ?? [])
   const until = Date.now() + LAWS_FOR
@@ -228,7 +240,7 @@ async function askTheLaws(sandbox, left) {
     if (status !== 'Survived') each.why = 'law'
     if (status === 'Timeout' || !child.connected) {
       child.kill('SIGKILL')
-      child = tester(sandbox, LAWS)
+      child = tester(sandbox, laws, undefined, part)
       await ask(child, { type: 'learn' }, 600_000)
     }
   }

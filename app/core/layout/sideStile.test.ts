@@ -5,6 +5,7 @@ import { computePlan } from '../computePlan'
 import { applyEdits } from '../edits/applyEdit'
 import type { Finding, FindingSays, WayOut } from '../findings/finding'
 import type { Polygon } from '../geometry'
+import { gapBehind } from './sideStile'
 
 type Of<C extends FindingSays['code']> = Extract<FindingSays, { code: C }>
 const find = <C extends FindingSays['code']>(workpiece: Workpiece, code: C) =>
@@ -106,6 +107,37 @@ describe('a stile at an end of the wall that leans away', () => {
       expect(Math.min(atStart, atEnd)).toBeLessThan(wider)
     },
   )
+
+  test('the narrowest stock that is wide enough is taken, in whatever order the job lists it; as wide to a hair is enough', () => {
+    const [way] = find(leaning, 'sideGap')[0]?.waysOut ?? []
+    const stileOf = (workpiece: Workpiece) =>
+      computePlan(press(workpiece, way)).pieces.find(({ taper }) => taper !== undefined)
+    const { settings } = leaning
+    const turned = { ...leaning, settings: { ...settings, materials: [...settings.materials].reverse() } }
+    const wide = stileOf(leaning)?.faceWidth ?? inches(0)
+    // of stock as thick as itself
+    const widthOf = (id: string | undefined) => settings.materials.find((each) => each.id === id)?.width
+    expect(widthOf(stileOf(turned)?.materialId)).toBe(widthOf('pine-1x4'))
+    const exactly = settings.materials.flatMap((each) => [
+      each,
+      ...(each.id === 'pine-1x3' ? [{ ...each, id: 'just', width: wide }] : []),
+    ])
+    expect(stileOf({ ...leaning, settings: { ...settings, materials: exactly } })?.materialId).toBe('just')
+  })
+
+  test('a strip that stops short of the end of the wall has nothing behind it', () => {
+    const { layout } = computePlan(leaning)
+    const [first, last] = [layout.uprights[0], layout.uprights.at(-1)]
+    const stripOf = (id: string | undefined) => {
+      const strip = layout.strips.find((each) => each.id === id)
+      if (!strip) throw new Error('no stile')
+      return strip
+    }
+    expect(gapBehind(stripOf(last?.id), 'right', layout)?.foot).toBeGreaterThan(inches(0.25))
+    const short = { ...layout, right: inches(120), left: inches(3) }
+    expect(gapBehind(stripOf(last?.id), 'right', short)).toBeNull()
+    expect(gapBehind(stripOf(first?.id), 'left', short)).toBeNull()
+  })
 
   test('where no stock is wide enough it stays as it is, and the gap is told', () => {
     const [finding] = find(

@@ -21,6 +21,14 @@ describe('the hole behind a plate', () => {
     expect(plates.map((plate) => usualHole(plate).width)).toEqual([2.125, 3.9375, 5.75].map(inches))
   })
 
+  // common practice, no source: a grille covers the edge of its duct by 3/4 in all round, and the duct's hole is 1/16 larger
+  test('of a vent it is as large as its duct', () => {
+    const { width, height } = usualHole(thing('vent', 40, 4, 14, 8))
+    expect(inches(14) - width).toBe(inches(8) - height)
+    expect(width).toBeLessThan(inches(14))
+    expect(width).toBeGreaterThan(inches(12))
+  })
+
   test('one of its own is taken; one that its plate does not cover shows', () => {
     const plate = thing('outlet', 40, 12, 2.75, 4.5)
     const hole = { width: inches(2.5), height: inches(3.25) }

@@ -98,6 +98,27 @@ describe('a plan on a photograph', () => {
           })
         }
         expect(nodes.some(({ kind }) => kind === 'shadow')).toBe(lightDeg !== null && strips.length > 0)
+        // the farthest of each shade lies as far from the light as its piece stands out, along where the light comes from
+        if (lightDeg === null) return
+        const light = (lightDeg * Math.PI) / 180
+        for (const { id, polygon, stripId, materialId } of plan.pieces) {
+          const by =
+            plan.layout.bands.find((band) => band.id === stripId)?.standsOut ??
+            plan.layout.materials.get(materialId)?.thickness ??
+            0
+          const shade = nodes.find((each) => each.id === `${id}-shade-0`)
+          expect(shade !== undefined).toBe(by > 0)
+          if (!shade) continue
+          polygon.forEach((point, i) => {
+            const [x, y] = [point.x - Math.cos(light) * by, point.y - Math.sin(light) * by]
+            const at = onPhoto(found, { x, y })
+            const drawn = shade?.points[i] ?? { x: NaN, y: NaN }
+            expect(Math.hypot(at.x - drawn.x, at.y - drawn.y)).toBeLessThan(1e-6)
+          })
+        }
+        // an edge is lit or dim, never both, and without a light neither
+        const lit = nodes.filter(({ kind }) => kind === 'lit' || kind === 'dim').map(({ id }) => id)
+        expect(new Set(lit).size).toBe(lit.length)
       }),
       { numRuns: runs(40) },
     )

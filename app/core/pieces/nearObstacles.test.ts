@@ -47,6 +47,31 @@ describe('what lies near a strip', () => {
     expect(fewer).toBeGreaterThan(0)
   })
 
+  test('of many plates in a row a standing strip has those it touches, a level one all', () => {
+    const { survey } = wallOf({
+      width: inches(340),
+      height: inches(130),
+      // from 10 to 12, from 20 to 22, and so on
+      things: Array.from({ length: 20 }, (_, i) => ({
+        ...thing('outlet', 10 + 10 * i, 40, 2, 4),
+        id: `o${i + 1}`,
+      })),
+    }).wall
+    const obstacles = obstaclesOf(survey)
+    const near = (x: number, faceWidth: number, directionDeg = 90) =>
+      obstaclesNear(
+        { center: { x: inches(x), y: inches(9) }, directionDeg, faceWidth: inches(faceWidth) },
+        obstacles,
+      )
+    expect(near(51, 6).map(({ id }) => id)).toEqual(['o5'])
+    expect(near(46, 6)).toEqual([])
+    expect(near(46, 10).map(({ id }) => id)).toEqual(['o4', 'o5'])
+    // of one that leans by 20 degrees those between its feet and its head
+    expect(near(51, 6, 70).length).toBeLessThan(4)
+    expect(near(51, 6, 0)).toBe(obstacles)
+    expect(near(51, 6, 60)).toBe(obstacles)
+  })
+
   test('law: what reaches into a stretch is found by its left end, as by looking at each', () => {
     fc.assert(
       fc.property(fc.array(outlet, { maxLength: 30 }), place(-20, 320), place(0, 60), (all, from, wide) => {

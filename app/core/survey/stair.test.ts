@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { keptBase, wallOf } from '../../../tests/namedWalls'
+import { keptBase, thing, wallOf } from '../../../tests/namedWalls'
 import { inches, toInches, ZERO } from '~/length'
 import type { Thing } from '~/model'
 import { computePlan } from '../computePlan'
@@ -199,5 +199,19 @@ describe('a stair', () => {
     const planned = (things: Thing[]) =>
       computePlan(wallOf({ ...size, things }, { levelRule: 'floor', foot: { kind: 'floor' } })).pieces
     expect(planned(gone)).toEqual(planned([]))
+  })
+
+  test('is told from a survey by itself, whatever stands before it in the list', () => {
+    const things = made({
+      rise: { by: 'heights', low: inches(9), high: inches(50) },
+      landing: { low: true, high: true },
+    })
+    const other = thing('outlet', 4, 100, 2.75, 4.5)
+    const found = stairOf({ things: [other, ...[...things].reverse()] })
+    expect(found).toMatchObject({ from: inches(24), to: inches(108), skirt: null })
+    expect(found?.landing).toEqual({ low: true, high: true })
+    expect(stairOf({ things: [other] })).toBeNull()
+    const skirt = { height: inches(9), thickness: inches(0.75) }
+    expect(stairOf({ things: made({ skirt }) })?.skirt).toEqual(skirt)
   })
 })
