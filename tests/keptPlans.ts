@@ -1,5 +1,5 @@
 import type { Tape } from '~/length'
-import { batchAdvice } from '~/core/cutting/batch'
+import { sawAdvice } from '~/core/cutting/batch'
 import { rowFixings } from '~/core/cutting/fixing'
 import { computePlan } from '~/core/computePlan'
 import { heightMarks, headLessFoot, hookHeight, runningMarks, spacerBlock } from '~/core/marks/runningMarks'
@@ -26,6 +26,7 @@ const whole = (value: unknown): unknown =>
 /** A plan as plain lines: what is kept of it, so that a change of any figure is seen and looked at. */
 export function keptPlan(workpiece: Workpiece): unknown {
   const plan = computePlan(workpiece)
+  const advice = sawAdvice(plan, workpiece)
   const { layout } = plan
   const tape: Tape = workpiece.settings.tape
   const marksOf = (...args: Parameters<typeof runningMarks>) =>
@@ -100,7 +101,7 @@ export function keptPlan(workpiece: Workpiece): unknown {
     ),
     rows: plan.cutList.map((row) => ({
       row: [row.label, row.role, row.cutLength, row.pieceIds.join()].join(' '),
-      batch: batchAdvice(row, plan.pieces, workpiece),
+      batch: advice.of(row),
       fixings: rowFixings(row, plan.pieces, workpiece),
     })),
     closing: plan.closing,

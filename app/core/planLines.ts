@@ -2,7 +2,7 @@ import type { LengthFormat } from '~/length'
 import type { Workpiece } from '~/model'
 import { placeArch } from './companions/arch'
 import { placeRow } from './companions/itemRow'
-import { lineGroups } from './cutting/lineGroups'
+import { sawAdvice } from './cutting/batch'
 import { lineOrder } from './cutting/lineOrder'
 import { lineLook } from './judgement/lineLook'
 import type { Layout } from './layout/layout'
@@ -17,13 +17,14 @@ import { said } from './saidLength'
 export function saidOfLines(
   layout: Layout,
   pieces: readonly Piece[],
-  { settings }: Workpiece,
+  workpiece: Workpiece,
   format: LengthFormat,
 ) {
   const { moves } = layout
   const { arches, rows } = layout.design.companions
   const length = (value: number) => said(Math.round(value), format)
   const look = lineLook(layout, pieces)
+  const { settings } = workpiece
   const marks = lineMarks(layout, pieces, settings.tape)
   return {
     ...(moves
@@ -50,14 +51,14 @@ export function saidOfLines(
               },
             })),
             order: lineOrder(layout, pieces, marks),
-            groups: lineGroups(layout, pieces, settings.fit).map(
-              ({ moveId, pieces: count, alike, short, differs, way }) => ({
+            groups: sawAdvice({ layout, pieces }, workpiece).groups.map(
+              ({ moveId, pieces: count, alike, short, differs, advice }) => ({
                 move: moveId,
                 pieces: count,
                 alike,
                 short,
                 differs: said(differs, format),
-                way,
+                way: advice.advice,
               }),
             ),
             ...(look ? { look } : {}),

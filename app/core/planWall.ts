@@ -1,6 +1,6 @@
 import type { LengthFormat } from '~/length'
 import type { Workpiece } from '~/model'
-import { readingsThatMatter, usualMisses } from './asbuilt/matters'
+import { readingsThatMatter } from './asbuilt/matters'
 import type { Plan } from './computePlan'
 import { flatAdvice } from './cutting/flat'
 import { bracketsOf } from './layout/brackets'
@@ -10,6 +10,7 @@ import { saidOfLines } from './planLines'
 import { saidOfSaw } from './planSaw'
 import { said } from './saidLength'
 import { preparationsOf } from './stock/preparing'
+import { usualMisses } from './survey/usualMisses'
 
 /**
  * What a plan file says besides marks, pieces and boards: the blocks by what they stand on, how uprights stand, strips that the wall is

@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react'
 import { styled } from 'styled-components'
-import { type Suspect, usualMisses, withFigure } from '~/core/asbuilt/matters'
+import { type Suspect, withFigure } from '~/core/asbuilt/matters'
+import { usualMisses } from '~/core/survey/usualMisses'
 import type { Length } from '~/length'
 import { figureName, matterText as text, suspectText } from '~/messages'
 import type { Edit, Workpiece } from '~/model'

@@ -6,6 +6,7 @@ import type { MoveIssue } from '~/core/layout/moves'
 import { type EndCut, severalSettings, twoSawSettings } from '~/core/pieces'
 import type { MarkedOn } from '~/core/marks/lineMarks'
 import type { Arch, FieldCorner, FieldSide, ItemRow, MoveKind } from '~/model'
+import { batchText } from './surveyWords'
 import { count, money, say, sayWithUnit, stripName, type Wording } from './words'
 
 const KINDS: Readonly<Record<MoveKind, string>> = {
@@ -175,14 +176,14 @@ export function moveCostText({ pieces, boards, cost }: MoveCost, on: boolean, cu
   return on ? `off saves about ${sum.join(', ')}` : `on costs about ${sum.join(', ')}`
 }
 
-/** How the slants of a move are cut. */
-export function groupText({ nth, kind, pieces, alike, differs, short, way }: LineGroup, w: Wording): string {
+/** How the slants of a move are cut: the advice of their rows, with how many are alike. */
+export function groupText({ nth, kind, pieces, alike, short, advice }: LineGroup, w: Wording): string {
   const name = `Move ${nth}, ${moveName(kind).toLowerCase()}`
   const rest = short === 0 ? '' : ` ${count(short, 'piece')} cut short, each by its own card.`
-  if (way === 'holdUp')
-    return `${name}: ends that die into a corner. Cut the matching end first, hold the strip up, mark, cut; then the next.${rest}`
-  if (way === 'measure')
-    return `${name}: each of ${pieces - short} its own, up to ${sayWithUnit(differs, w)} apart. Measure each in its place; never batch them.${rest}`
+  const { why } = batchText(advice, w)
+  if (advice.advice === 'scribe') return `${name}: hold up and scribe, ${why}.${rest}`
+  if (advice.advice === 'measureInPlace')
+    return `${name}: measure each of ${pieces - short} in its place, ${why}. Never batch them.${rest}`
   return alike === 1
     ? `${name}: one slant by its card.${rest}`
     : `${name}: ${short === 0 ? `all ${alike}` : alike} alike. One setting, one stop, one batch; turn the strip over for the other hand.${rest}`

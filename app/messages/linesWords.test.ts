@@ -112,12 +112,26 @@ describe('how lines are spoken of', () => {
       alike: 8,
       short: 0,
       differs: inches(0),
+      kin: [],
+      advice: { advice: 'batch', why: 'betweenStrips', spread: 0 },
     } as const
-    expect(groupText({ ...group, way: 'batch' }, w)).toContain('all 8 alike')
-    expect(groupText({ ...group, alike: 3, short: 2, differs: inches(0.25), way: 'measure' }, w)).toContain(
-      'each of 6 its own, up to 1/4 in apart',
+    expect(groupText(group, w)).toContain('all 8 alike')
+    expect(
+      groupText(
+        {
+          ...group,
+          alike: 3,
+          short: 2,
+          advice: { advice: 'measureInPlace', why: 'slantsDiffer', spread: inches(0.25) },
+        },
+        w,
+      ),
+    ).toContain(
+      'measure each of 6 in its place, the bays differ, and these slants with them by up to 1/4 in. Never batch them',
     )
-    expect(groupText({ ...group, way: 'holdUp' }, w)).toContain('hold the strip up, mark, cut')
+    expect(groupText({ ...group, advice: { advice: 'scribe', why: 'intoCorner', spread: 0 } }, w)).toContain(
+      'hold the strip up and mark',
+    )
   })
 
   test('what a move costs or saves, what a nudge does, how it looks against before', () => {

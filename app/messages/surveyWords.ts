@@ -1,4 +1,4 @@
-import type { BatchAdvice } from '~/core/cutting/batch'
+import type { BatchAdvice } from '~/core/cutting/batchAdvice'
 import type { RowFixing } from '~/core/cutting/fixing'
 import type { StudEstimate } from '~/core/survey/studEstimate'
 import type { Length } from '~/length'
@@ -51,6 +51,10 @@ export function batchText({ advice, why, spread }: BatchAdvice, w: Wording): { n
     readingsAgree: `readings agree within ${sayWithUnit(spread, w)}`,
     readingsDiffer: `the wall is out by ${sayWithUnit(spread, w)}`,
     readTooSeldom: 'the wall was read at too few places to trust the figure',
+    widthOnce: `the wall’s width was not measured twice, and a usual misreading makes this piece ${sayWithUnit(spread, w)} wrong`,
+    heightOnce: `the wall’s height was not measured twice, and a usual misreading makes this piece ${sayWithUnit(spread, w)} wrong`,
+    slantsDiffer: `the bays differ, and these slants with them by up to ${sayWithUnit(spread, w)}`,
+    intoCorner: 'an end dies into a corner, so cut that end first, hold the strip up and mark the other',
     meetsThing: 'it ends at something on the wall',
     goesBack: 'it goes back when all it meets is up, cut from itself',
   }[why]

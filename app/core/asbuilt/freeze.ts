@@ -1,6 +1,6 @@
 import { type Length, nearestNanometer } from '~/length'
 import type { Act, ReleasedPiece } from '~/model'
-import type { BatchAdvice } from '../cutting/batch'
+import type { BatchAdvice } from '../cutting/batchAdvice'
 import { landsOnPieces } from '../cutting/openings'
 import { type CutRow, endCutKey, type Piece, rowLabel, sameRecesses } from '../pieces'
 import {

@@ -1,4 +1,4 @@
-import { inches, type Length, millimeters, nearestNanometer, subtractLengths } from '~/length'
+import { type Length, nearestNanometer, subtractLengths } from '~/length'
 import { FURNITURE, type LengthReading, type Survey, type Thing, type Workpiece } from '~/model'
 import { cutWall } from '../layout/cutWall'
 import { endCutKey, type Piece, sameRecesses } from '../pieces'
@@ -174,7 +174,7 @@ export function readingsThatMatter(workpiece: Workpiece, misses: readonly Length
     const value = valueOf(figure, survey)
     const off = (by: number): Spoiled => {
       const patch = withFigure(survey, figure, nearestNanometer(value + by))
-      const wanted = cutWall({ wall: { ...wall, survey: { ...survey, ...patch } }, settings }).pieces
+      const wanted = cutWall({ ...workpiece, wall: { ...wall, survey: { ...survey, ...patch } } }).pieces
       return spoiledBy(cut, wanted, settings.fit)
     }
     return {
@@ -205,9 +205,4 @@ function compareMisses(a: readonly Spoiled[], b: readonly Spoiled[]): number {
     if (isWorse(other, mine)) return 1
   }
   return 0
-}
-
-/** So far off is how far one misreads a tape: the misses that are planned for. */
-export function usualMisses(units: Workpiece['settings']['units']) {
-  return units === 'mm' ? [millimeters(3), millimeters(6)] : [inches(1 / 8), inches(1 / 4)]
 }

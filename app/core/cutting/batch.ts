@@ -1,16 +1,14 @@
+import { type Length, nearestNanometer } from '~/length'
 import type { LengthReadingKind, Survey, Workpiece } from '~/model'
+import { cutWall } from '../layout/cutWall'
+import type { Layout } from '../layout/layout'
 import type { CutRow, Piece } from '../pieces'
 import { latestReadings } from '../survey/latestReadings'
 import { bendsWithin, type Profile, profileAt } from '../survey/profile'
+import { usualMisses } from '../survey/usualMisses'
 import { wallShape } from '../survey/wallShape'
-
-/** May equal pieces be cut at one stop, and why. `spread` is how far the wall differs from true there, nanometers. */
-export interface BatchAdvice {
-  readonly advice: 'batch' | 'measureInPlace' | 'scribe'
-  readonly why:
-    'betweenStrips' | 'readingsAgree' | 'readingsDiffer' | 'readTooSeldom' | 'meetsThing' | 'goesBack'
-  readonly spread: number
-}
+import type { BatchAdvice } from './batchAdvice'
+import { isIntoCorner, type LineGroup, lineGroups } from './lineGroups'
 
 /** Beyond so many fitting tolerances a piece is held up and scribed. Common practice, no source. */
 const SCRIBE_BEYOND = 8
@@ -62,32 +60,107 @@ function isRead({ readings }: Survey, bound: Bound): boolean {
   }
 }
 
+/** The wall's sizes that a plan can hang on as a whole, and the part of the wall whose readings vouch for each. */
+const SIZES = [
+  { size: 'width', bound: 'width', why: 'widthOnce' },
+  { size: 'height', bound: 'ceiling', why: 'heightOnce' },
+] as const
+
+/** A piece whose length hangs on a size that was not measured twice: which, and how much a usual misreading changes the piece. */
+type Hanging = Pick<BatchAdvice, 'why' | 'spread'>
+
+const known = new WeakMap<Workpiece, ReadonlyMap<string, Hanging>>()
+
 /**
- * May this row be batch-cut? It goes by what its pieces really end at. Pieces between other strips hang on marks alone; one
- * that ends at a thing is measured; one whose length hangs on the wall hangs on how far the readings of it differ, against
- * the fitting tolerance. Sides of mitered frames can't be scribed: they are measured.
+ * Pieces that a usual misreading of the wall's width or height would change by more than fitting takes up, where that size was typed or
+ * measured once. Found by planning again with the size larger and smaller; kept for the workpiece. By the ids of the pieces.
  */
-export function batchAdvice(
-  row: Pick<CutRow, 'pieceIds'>,
-  pieces: readonly Piece[],
-  { wall, settings }: Workpiece,
-): BatchAdvice {
-  const inRow = pieces.filter(({ id }) => row.pieceIds.includes(id))
-  // it is cut when all it meets is up
-  if (inRow.some(({ role }) => role === 'sideTrim'))
-    return { advice: 'measureInPlace', why: 'goesBack', spread: 0 }
-  if (inRow.some(({ startsAt, endsAt }) => startsAt === 'thing' || endsAt === 'thing'))
-    return { advice: 'measureInPlace', why: 'meetsThing', spread: 0 }
-  const bounds = [...new Set(inRow.flatMap(boundsOfPiece))]
-  if (bounds.length === 0) return { advice: 'batch', why: 'betweenStrips', spread: 0 }
-  const spread = Math.max(...bounds.map((bound) => spreadAt(wall.survey, bound)))
-  if (!bounds.every((bound) => isRead(wall.survey, bound)))
-    return { advice: 'measureInPlace', why: 'readTooSeldom', spread }
-  if (spread <= settings.fit) return { advice: 'batch', why: 'readingsAgree', spread }
-  const isFramed = inRow.some(({ start, end }) => start.kind === 'miter' && end.kind === 'miter')
-  return {
-    advice: spread > settings.fit * SCRIBE_BEYOND && !isFramed ? 'scribe' : 'measureInPlace',
-    why: 'readingsDiffer',
-    spread,
+function hangingOn(workpiece: Workpiece, pieces: readonly Piece[]): ReadonlyMap<string, Hanging> {
+  const before = known.get(workpiece)
+  if (before) return before
+  const found = new Map<string, Hanging>()
+  const { wall, settings } = workpiece
+  const { survey } = wall
+  const [miss] = usualMisses(settings.units)
+  for (const { size, bound, why } of SIZES) {
+    const again = survey.readAgain.some(({ key, value }) => key === size && value === survey[size])
+    if (again || isRead(survey, bound) || miss === undefined) continue
+    for (const by of [miss, -miss]) {
+      const more = (value: Length) => nearestNanometer(Math.max(1, value + by))
+      const readings = survey.readings.map((each) =>
+        each.kind === size ? { ...each, value: more(each.value) } : each,
+      )
+      const off = { ...survey, [size]: more(survey[size]), readings }
+      const wanted = new Map(
+        cutWall({ ...workpiece, wall: { ...wall, survey: off } }).pieces.map((piece) => [piece.id, piece]),
+      )
+      for (const { id, cutLength } of pieces) {
+        const other = wanted.get(id)
+        const spread = other ? Math.abs(other.cutLength - cutLength) : miss
+        if (spread > settings.fit && spread > (found.get(id)?.spread ?? 0)) found.set(id, { why, spread })
+      }
+    }
   }
+  known.set(workpiece, found)
+  return found
+}
+
+/** What is said of every row of a plan, and of the slants of its moves, which are rows as well. */
+export interface SawAdvice {
+  readonly of: (row: Pick<CutRow, 'pieceIds'>) => BatchAdvice
+  readonly groups: readonly LineGroup[]
+}
+
+/**
+ * The one answer to whether equal pieces are cut at one stop, measured in place, or held up and scribed: cards, rows, the fold of slants,
+ * set-ups, paper and phone ask here. It goes by what the ends of a row's pieces meet, how that was measured, and how far it differs:
+ * what ends at an obstacle is measured; slants that differ are measured, and those that die into a corner are held up; what ends at the
+ * wall hangs on how far its readings differ, against the fitting tolerance; what lies between strips hangs on their marks, and through
+ * those on a size of the wall that was measured once. Sides of mitered frames can't be scribed: they are measured.
+ */
+export function sawAdvice(
+  { layout, pieces }: { readonly layout: Layout; readonly pieces: readonly Piece[] },
+  workpiece: Workpiece,
+): SawAdvice {
+  const { wall, settings } = workpiece
+  const byId = new Map(pieces.map((piece) => [piece.id, piece]))
+  const shapes = lineGroups(layout, pieces, settings.fit)
+  const shapeOf = new Map(shapes.flatMap((shape) => shape.kin.map((id) => [id, shape] as const)))
+
+  const of = (row: Pick<CutRow, 'pieceIds'>): BatchAdvice => {
+    const inRow = row.pieceIds.flatMap((id) => byId.get(id) ?? [])
+    // it is cut when all it meets is up
+    if (inRow.some(({ role }) => role === 'sideTrim'))
+      return { advice: 'measureInPlace', why: 'goesBack', spread: 0 }
+    if (inRow.some(({ startsAt, endsAt }) => startsAt === 'thing' || endsAt === 'thing'))
+      return { advice: 'measureInPlace', why: 'meetsThing', spread: 0 }
+    const slants = row.pieceIds.flatMap((id) => shapeOf.get(id) ?? [])
+    if (inRow.some(({ role, start, end }) => role === 'line' && [start, end].some(isIntoCorner)))
+      return { advice: 'scribe', why: 'intoCorner', spread: 0 }
+    const apart = Math.max(0, ...slants.map(({ differs }) => differs))
+    if (apart > 0) return { advice: 'measureInPlace', why: 'slantsDiffer', spread: apart }
+    const bounds = [...new Set(inRow.flatMap(boundsOfPiece))]
+    const spread = Math.max(0, ...bounds.map((bound) => spreadAt(wall.survey, bound)))
+    if (!bounds.every((bound) => isRead(wall.survey, bound)))
+      return { advice: 'measureInPlace', why: 'readTooSeldom', spread }
+    if (spread > settings.fit) {
+      const isFramed = inRow.some(({ start, end }) => start.kind === 'miter' && end.kind === 'miter')
+      return {
+        advice: spread > settings.fit * SCRIBE_BEYOND && !isFramed ? 'scribe' : 'measureInPlace',
+        why: 'readingsDiffer',
+        spread,
+      }
+    }
+    const hanging = hangingOn(workpiece, pieces)
+    const [worst] = inRow.flatMap(({ id }) => hanging.get(id) ?? []).sort((a, b) => b.spread - a.spread)
+    if (worst) return { advice: 'measureInPlace', ...worst }
+    return { advice: 'batch', why: bounds.length === 0 ? 'betweenStrips' : 'readingsAgree', spread }
+  }
+
+  const groups = shapes.flatMap((shape): LineGroup[] => {
+    const each = shape.kin.map((id) => of({ pieceIds: [id] }))
+    const [advice = each[0]] = each.filter((one) => one.advice !== 'batch')
+    return advice ? [{ ...shape, advice }] : []
+  })
+  return { of, groups }
 }

@@ -2,7 +2,7 @@ import { type Length, nearestNanometer, tickOf } from '~/length'
 import type { Settings, Tool } from '~/model'
 import { type Layout, liesFlat } from '../layout/layout'
 import type { CutRow, EndCut, Piece } from '../pieces'
-import type { BatchAdvice } from './batch'
+import type { BatchAdvice } from './batchAdvice'
 import { detentAt, otherWay, type OtherWay, type SawLimits, sawLimits, type SawSetting } from './sawSetting'
 import { rowSettingKey, rowSettings } from './setups'
 

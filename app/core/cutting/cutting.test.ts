@@ -2,7 +2,7 @@ import { inches } from '~/length'
 import { NOT_WALKED } from '~/model'
 import { reading, wallOf } from '../../../tests/namedWalls'
 import { computePlan } from '../computePlan'
-import { batchAdvice } from './batch'
+import { sawAdvice } from './batch'
 import { fixingOf, longestNail } from './fixing'
 
 test('C10, NFPA 70 300.4(D): strip 3/4 + wallboard 1/2 + 1 1/4 behind the stud’s face is 2 1/2', () => {
@@ -71,12 +71,14 @@ describe('may I batch?', () => {
     const plan = computePlan(workpiece)
     const row = plan.cutList.find((each) => each.role === role)
     if (!row) throw new Error('no row')
-    return batchAdvice(row, plan.pieces, workpiece)
+    return sawAdvice(plan, workpiece).of(row)
   }
   const onFloor = { foot: { kind: 'floor' } } as const
 
-  test('battens between two rails: batch', () => {
-    expect(advise({}, {}, 'batten')).toMatchObject({ advice: 'batch', why: 'betweenStrips' })
+  test('battens between two rails: batch, once the height they hang on was measured twice', () => {
+    expect(advise({}, {}, 'batten')).toMatchObject({ advice: 'measureInPlace', why: 'heightOnce' })
+    const twice = { readings: [reading('height', 0, 95), reading('height', 131, 95)] }
+    expect(advise(twice, {}, 'batten')).toMatchObject({ advice: 'batch', why: 'betweenStrips' })
   })
 
   test('read at too few places: measure in place', () => {
@@ -105,7 +107,7 @@ describe('batch goes by what a piece really ends at', () => {
     const plan = computePlan(workpiece)
     const row = plan.cutList.find(({ pieceIds }) => pieceIds.includes(id))
     if (!row) throw new Error(`no ${id} in ${plan.pieces.map((piece) => piece.id).join(' ')}`)
-    return batchAdvice(row, plan.pieces, workpiece)
+    return sawAdvice(plan, workpiece).of(row)
   }
   const grid = { pattern: 'grid', topRail: null, height: { rule: 'full' }, foot: { kind: 'floor' } } as const
   const untrue = {

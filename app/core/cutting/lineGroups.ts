@@ -2,9 +2,7 @@ import { type Length, nearestNanometer } from '~/length'
 import type { MoveKind } from '~/model'
 import type { Layout } from '../layout/layout'
 import { endCutKey, type EndCut, type Piece } from '../pieces'
-
-/** How the slants of one move are cut: in one batch, each measured, or held up and marked. */
-export type SlantWay = 'batch' | 'measure' | 'holdUp'
+import type { BatchAdvice } from './batchAdvice'
 
 /** The slants of one move that run from face to face: whether they are all alike, or each its own, and by how much. */
 export interface LineGroup {
@@ -18,11 +16,21 @@ export interface LineGroup {
   readonly differs: Length
   /** Those with other ends: cut short by the frame or by what stands on the wall. */
   readonly short: number
-  readonly way: SlantWay
+  /** The pieces that run from face to face alike, by their ids. */
+  readonly kin: readonly string[]
+  /** How they are cut: what is said of each of their rows, of rows that differ the one that is no batch. */
+  readonly advice: BatchAdvice
 }
+/** A group before it is asked how it is cut. */
+export type LineShape = Omit<LineGroup, 'advice'>
 
 /** Saw settings this near are one. */
 const SAME_DEG = 0.1
+
+/** An end that no single setting of the saw makes, since it dies into a corner. */
+export function isIntoCorner(cut: EndCut): boolean {
+  return degOf(cut) === null
+}
 
 function degOf(cut: EndCut): number | null {
   return cut.kind === 'square' ? 0 : cut.kind === 'miter' ? cut.sawSettingDeg : null
@@ -67,13 +75,10 @@ function alike(a: Piece, b: Piece, within: number): boolean {
   )
 }
 
-/**
- * The slants of each move, told apart: where the bays are truly equal they are all alike, and one batch; where they differ by more than
- * the tolerance each is measured; ends that no single setting makes are held up and marked.
- */
-export function lineGroups({ moves }: Layout, pieces: readonly Piece[], fit: number): LineGroup[] {
+/** The slants of each move by their shape: those alike where the bays are truly equal, and how far the rest of their kind differ. */
+export function lineGroups({ moves }: Layout, pieces: readonly Piece[], fit: number): LineShape[] {
   if (!moves) return []
-  return moves.moves.flatMap(({ id, kind, stripIds }, i): LineGroup[] => {
+  return moves.moves.flatMap(({ id, kind, stripIds }, i): LineShape[] => {
     const own = new Set(stripIds)
     const of = pieces.filter(({ stripId }) => own.has(stripId))
     if (of.length === 0) return []
@@ -91,7 +96,6 @@ export function lineGroups({ moves }: Layout, pieces: readonly Piece[], fit: num
       0,
       ...kin.map(({ longLength }) => Math.abs(longLength - (like?.longLength ?? 0))),
     )
-    const marked = like === undefined || degOf(like.start) === null || degOf(like.end) === null
     return [
       {
         moveId: id,
@@ -101,7 +105,7 @@ export function lineGroups({ moves }: Layout, pieces: readonly Piece[], fit: num
         alike: largest.length,
         differs: nearestNanometer(differs <= fit ? 0 : differs),
         short: of.length - kin.length,
-        way: marked ? 'holdUp' : differs > fit ? 'measure' : 'batch',
+        kin: kin.map(({ id }) => id),
       },
     ]
   })

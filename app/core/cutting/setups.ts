@@ -1,5 +1,5 @@
 import type { CutRow } from '../pieces'
-import type { BatchAdvice } from './batch'
+import type { BatchAdvice } from './batchAdvice'
 import { type SawLimits, type SawSetting, settingKey, settingsOf } from './sawSetting'
 import { type SetupJob, setupOrder } from './setupOrder'
 

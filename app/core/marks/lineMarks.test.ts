@@ -3,8 +3,9 @@ import { inches } from '~/length'
 import type { Move } from '~/model'
 import { anyLineWall, met, runs } from '../../../tests/anyWall'
 import { lineWall, STRIP } from '../../../tests/lineWalls'
+import { reading } from '../../../tests/namedWalls'
 import { computePlan } from '../computePlan'
-import { lineGroups } from '../cutting/lineGroups'
+import { sawAdvice } from '../cutting/batch'
 import { lineOrder } from '../cutting/lineOrder'
 import { lineChecks, lineMarks } from './lineMarks'
 import { markWalk } from './markWalk'
@@ -189,13 +190,23 @@ describe('the order they go on in', () => {
 
 describe('slants, move by move', () => {
   const groupsOf = (...of: Parameters<typeof lineWall>) => {
-    const plan = computePlan(lineWall(...of))
-    return lineGroups(plan.layout, plan.pieces, inches(1 / 16))
+    const { wall, settings } = lineWall(...of)
+    // both sizes measured twice, on a true wall
+    const [width, height] = of
+    const readings = [
+      reading('width', 4, width),
+      reading('width', 70, width),
+      reading('height', 4, height),
+      reading('height', 90, height),
+      reading('floorFall', 90, 0),
+    ].map((each, i) => ({ ...each, id: `r${i}` }))
+    const workpiece = { wall: { ...wall, survey: { ...wall.survey, readings } }, settings }
+    return sawAdvice(computePlan(workpiece), workpiece).groups
   }
 
   test('true equal bays: all slants of a chevron are one batch', () => {
     expect(groupsOf(110, 80, [chevron()], { uprights: 2 })).toMatchObject([
-      { pieces: 6, alike: 6, short: 0, differs: 0, way: 'batch' },
+      { pieces: 6, alike: 6, short: 0, differs: 0, advice: { advice: 'batch' } },
     ])
   })
 
@@ -204,7 +215,7 @@ describe('slants, move by move', () => {
       uprights: 2,
       spacing: { school: 'fromEnd', wish: inches(30), measure: 'gap', end: 'left', startWith: 'gap' },
     })
-    expect(group?.way).toBe('measure')
+    expect(group?.advice).toMatchObject({ advice: 'measureInPlace', why: 'slantsDiffer' })
     expect(group?.differs).toBeGreaterThan(inches(1))
   })
 
@@ -218,12 +229,12 @@ describe('slants, move by move', () => {
       until: { kind: 'hit' },
       lies: 'center',
     }
-    expect(groupsOf(90, 60, [strike])).toMatchObject([{ way: 'holdUp' }])
+    expect(groupsOf(90, 60, [strike])).toMatchObject([{ advice: { advice: 'scribe', why: 'intoCorner' } }])
   })
 
   test('bands cut short by the frame are told apart from those that run from upright to upright', () => {
     expect(groupsOf(110, 80, [chevron({ bands: null })], { uprights: 2 })[0]).toMatchObject({
-      way: 'batch',
+      advice: { advice: 'batch' },
       differs: 0,
     })
   })

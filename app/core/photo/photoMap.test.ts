@@ -116,6 +116,15 @@ describe('a plan on a photograph', () => {
             expect(Math.hypot(at.x - drawn.x, at.y - drawn.y)).toBeLessThan(1e-6)
           })
         }
+        // light from above lights the top edges of level strips and leaves those at the foot dim
+        if (lightDeg === 90)
+          for (const piece of plan.pieces.filter(({ role }) => role === 'topRail' || role === 'rail')) {
+            const middle = piece.polygon.reduce((sum, { y }) => sum + y, 0) / piece.polygon.length
+            const x = piece.polygon.reduce((sum, point) => sum + point.x, 0) / piece.polygon.length
+            const center = onPhoto(found, { x, y: middle })
+            for (const node of nodes.filter(({ id }) => id.startsWith(`${piece.id}-lit-`)))
+              expect(Math.min(...node.points.map(({ y }) => y))).toBeLessThan(center.y)
+          }
         // an edge is lit or dim, never both, and without a light neither
         const lit = nodes.filter(({ kind }) => kind === 'lit' || kind === 'dim').map(({ id }) => id)
         expect(new Set(lit).size).toBe(lit.length)

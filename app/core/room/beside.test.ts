@@ -6,6 +6,7 @@ import { inches, toInches } from '~/length'
 import { type CornerEnd, type Design, type JobFile, type Reading, type Workpiece } from '~/model'
 import { computePlan } from '../computePlan'
 import { saidOfJob } from '../planSupplies'
+import { cornerOf } from '../layout/corners'
 import { JOINTS } from './fittingOrder'
 import { asRooms } from './beside'
 
@@ -177,6 +178,25 @@ describe('the two rails of a corner', () => {
     ])
     const rail = b && computePlan(b.workpiece).pieces.find(({ id }) => id === 'topRail')
     expect(rail?.start).toMatchObject({ kind: 'cornerMiter', sawSettingDeg: 40 })
+  })
+
+  test('a corner that turns outward on one of its walls does so for both, though it was never read', () => {
+    const plain = (left: 'inside' | 'outside', right: 'inside' | 'outside') =>
+      wallOf({ turns: { left, right } })
+    const met = (a: 'inside' | 'outside', b: 'inside' | 'outside') => {
+      const [first, second] = asRooms([
+        { id: 'a', workpiece: plain('inside', a) },
+        { id: 'b', workpiece: plain(b, 'inside') },
+      ])
+      if (!first || !second) throw new Error('no walls')
+      return [
+        cornerOf(first.workpiece.wall.survey, 'right', first.workpiece.beside?.right).turn,
+        cornerOf(second.workpiece.wall.survey, 'left', second.workpiece.beside?.left).turn,
+      ]
+    }
+    expect(met('outside', 'inside')).toEqual(['outside', 'outside'])
+    expect(met('inside', 'outside')).toEqual(['outside', 'outside'])
+    expect(met('inside', 'inside')).toEqual(['inside', 'inside'])
   })
 
   test('law: in plan the two touch and do not overlap, at any angle, of any two thicknesses', () => {

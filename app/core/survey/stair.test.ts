@@ -211,6 +211,8 @@ describe('a stair', () => {
     expect(found).toMatchObject({ from: inches(24), to: inches(108), skirt: null })
     expect(found?.landing).toEqual({ low: true, high: true })
     expect(stairOf({ things: [other] })).toBeNull()
+    // other obstacles are no landings
+    expect(stairOf({ things: [other, ...made()] })?.landing).toEqual({ low: false, high: false })
     const skirt = { height: inches(9), thickness: inches(0.75) }
     expect(stairOf({ things: made({ skirt }) })?.skirt).toEqual(skirt)
   })

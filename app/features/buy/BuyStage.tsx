@@ -6,7 +6,7 @@ import type { MaterialBoards } from '~/editor/useBoards'
 import { useWallEditor } from '~/editor/WallEditor'
 import { WallStage } from '~/editor/WallStage'
 import { Column, Heading, Side, Split } from '~/editor/Workbench'
-import { batchAdvice } from '~/core/cutting/batch'
+import { toRelease } from '~/core/cutting/toRelease'
 import { addKnownCosts, type CutBoard, tightBoards } from '~/core/stock'
 import { byTotalLength } from '~/core/yard/alternatives'
 import { type Offer, TAKEN_OFF } from '~/model'
@@ -106,10 +106,9 @@ function MaterialPlan({ boards }: { boards: MaterialBoards }) {
   const plan = result.value
   const spare = sparesText(plan.spares)
   const looksLike = byLengthText(byTotalLength(plan), plan)
+  const { adviceOf } = toRelease(wallPlan, workpiece)
   const measured = new Set(
-    wallPlan.cutList
-      .filter((row) => batchAdvice(row, wallPlan.pieces, workpiece).advice !== 'batch')
-      .map(({ label }) => label),
+    wallPlan.cutList.filter((row) => adviceOf(row).advice !== 'batch').map(({ label }) => label),
   )
   const tight = tightBoards(plan, (label) => measured.has(label), workpiece.settings.fit)
   return (

@@ -1,4 +1,5 @@
-import { lineGroups } from '~/core/cutting/lineGroups'
+import { useMemo } from 'react'
+import { sawAdvice } from '~/core/cutting/batch'
 import { lineOrder } from '~/core/cutting/lineOrder'
 import { lineMarks } from '~/core/marks/lineMarks'
 import { useWallEditor } from '~/editor/WallEditor'
@@ -10,7 +11,7 @@ import { Soft } from '~/ui/page'
 /** Which slants are one batch, which are measured, which are held up and marked; nothing where nothing is struck. */
 export function LineGroups() {
   const { plan, workpiece, wording } = useWallEditor()
-  const groups = lineGroups(plan.layout, plan.pieces, workpiece.settings.fit)
+  const groups = useMemo(() => sawAdvice(plan, workpiece).groups, [plan, workpiece])
   if (groups.length === 0) return null
   const order = lineOrder(
     plan.layout,
