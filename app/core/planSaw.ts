@@ -4,7 +4,7 @@ import type { Plan } from './computePlan'
 import { cutCards } from './cutting/cutCards'
 import { jointRows } from './cutting/joints'
 import { sawLimits } from './cutting/sawSetting'
-import { planSetups } from './cutting/setups'
+import { planSetups, sawRows } from './cutting/setups'
 import { toRelease } from './cutting/toRelease'
 import { kitOf } from './marks/kit'
 import { panelsOf } from './panels/panels'
@@ -25,10 +25,7 @@ export function saidOfSaw(workpiece: Workpiece, plan: Plan, format: LengthFormat
     },
     settings,
   )
-  const setups = planSetups(
-    cards.map(({ row, advice }) => ({ ...row, advice: advice.advice })),
-    sawLimits(settings.shop),
-  )
+  const setups = planSetups(sawRows(cards, settings.materials), sawLimits(settings.shop))
   const runs = jointRows(workpiece, layout, pieces).flatMap((row) => (row.kind === 'run' ? [row] : []))
   const sheets = planRipped(cutList, settings)
   const panels = panelsOf(workpiece, layout)
@@ -37,10 +34,12 @@ export function saidOfSaw(workpiece: Workpiece, plan: Plan, format: LengthFormat
       count: setups.count,
       bound: setups.bound,
       proven: setups.proven,
-      visits: setups.visits.map(({ setting, stop, labels }) => ({
+      visits: setups.visits.map(({ setting, stop, firsts, lengths, turned }) => ({
         setting,
         stop: stop.kind === 'length' ? said(stop.length, format) : stop.kind,
-        rows: labels,
+        firsts,
+        lengths,
+        turned,
       })),
     },
     ...(runs.length > 0

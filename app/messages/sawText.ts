@@ -121,20 +121,19 @@ export function workText({ work, count: many, tool }: HandWork): string {
     : `${what}: no tool of yours makes it; put it on the ticket`
 }
 
-/** Where the stop stands. */
+/** Where the stop is. */
 export function stopText(stop: Stop, w: Wording): string {
-  switch (stop.kind) {
-    case 'away':
-      return 'stop swung away: first ends'
-    case 'mark':
-      return 'stop swung away: to the pencil mark'
-    case 'length':
-      return `stop at ${sayWithUnit(nearestNanometer(stop.length), w)}`
-  }
+  return stop.kind === 'away' ? 'stop swung away' : `stop at ${sayWithUnit(nearestNanometer(stop.length), w)}`
 }
 
-export function visitText({ setting, stop, labels }: Visit, w: Wording): string {
-  return `${capital(settingText(setting))}, ${stopText(stop, w)}: ${listed(labels)}`
+/** Right 45°, stop swung away: first ends of A, B; to the pencil mark C. Turn over A. */
+export function visitText({ setting, stop, firsts, lengths, turned }: Visit, w: Wording): string {
+  const cuts = [
+    ...(firsts.length > 0 ? [`first ends of ${listed(firsts)}`] : []),
+    ...(lengths.length > 0 ? [`${stop.kind === 'away' ? 'to the pencil mark ' : ''}${listed(lengths)}`] : []),
+  ].join('; ')
+  const over = turned.length > 0 ? `. Turn face down: ${listed(turned)}` : ''
+  return `${capital(settingText(setting))}, ${stopText(stop, w)}: ${cuts}${over}`
 }
 
 /** 7 set-ups, none needs fewer. */

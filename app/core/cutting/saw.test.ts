@@ -10,7 +10,7 @@ import type { EndCut } from '../pieces'
 import { cardGroups, cutCards, toolFor } from './cutCards'
 import { sawTrips } from './openings'
 import { otherWay, sawLimits, settingKey, settingsOf } from './sawSetting'
-import { planSetups } from './setups'
+import { planSetups, sawRows } from './setups'
 import { toRelease } from './toRelease'
 
 const shop = (patch: Partial<Parameters<typeof sawLimits>[0]> = {}) =>
@@ -168,13 +168,20 @@ describe('cards', () => {
           })
         }
         const setups = planSetups(
-          cards.map(({ row, advice }) => ({ ...row, advice: advice.advice })),
+          sawRows(cards, workpiece.settings.materials),
           sawLimits(workpiece.settings.shop),
         )
         // every row is in a visit for its first end and in one for its second
-        const visited = setups.visits.flatMap(({ labels }) => labels)
-        for (const { row } of cards)
-          expect(visited.filter((label) => label === row.label).length).toBeGreaterThanOrEqual(2)
+        for (const { row, advice } of cards) {
+          const firsts = setups.visits.findIndex(({ firsts: of }) => of.includes(row.label))
+          const lengths = setups.visits.findIndex(({ lengths: of }) => of.includes(row.label))
+          expect(firsts).toBeGreaterThanOrEqual(0)
+          expect(lengths).toBeGreaterThanOrEqual(firsts)
+          const stop = setups.visits[lengths]?.stop
+          expect(stop).toEqual(
+            advice.advice === 'batch' ? { kind: 'length', length: row.cutLength } : { kind: 'away' },
+          )
+        }
         const counted = setups.visits.reduce((sum, visit, i) => {
           const before = setups.visits[i - 1]
           const changes =

@@ -3,7 +3,7 @@ import type { Plan } from '../computePlan'
 import { boardRequests, firstBoards } from '../stock'
 import { cutCards } from './cutCards'
 import { sawLimits } from './sawSetting'
-import { planSetups } from './setups'
+import { planSetups, sawRows } from './setups'
 import { toRelease } from './toRelease'
 
 /** What a wall's list comes to at the saw: set-ups in an order that is good, pieces that are measured in place. */
@@ -22,9 +22,8 @@ export function sawCounts(
     },
     settings,
   )
-  const rows = cards.map(({ row, advice }) => ({ ...row, advice: advice.advice }))
   return {
-    setUps: planSetups(rows, sawLimits(settings.shop), 'atOnce').count,
+    setUps: planSetups(sawRows(cards, settings.materials), sawLimits(settings.shop)).count,
     inPlace: cards
       .filter(({ advice }) => advice.advice !== 'batch')
       .reduce((sum, { row }) => sum + row.pieceIds.length, 0),

@@ -100,6 +100,22 @@ export function settingsOf(cut: EndCut, isStart: boolean, faceWidth: number, saw
   }
 }
 
+/**
+ * The setting of the other hand, at which the same end is cut with the piece face down; null where nothing is swung, the blade leans too, or
+ * the saw does not swing so far there. `only`: its own hand is past the saw's reach.
+ */
+export function turnedOver(
+  setting: SawSetting,
+  saw: SawLimits,
+): { readonly setting: SawSetting; readonly only: boolean } | null {
+  const { hand, swingDeg, tilt } = setting
+  if (!hand || tilt) return null
+  const other = hand === 'left' ? 'right' : 'left'
+  const reaches = (side: 'left' | 'right') => swingDeg <= saw[side] + SAME_DEG
+  if (!reaches(other)) return null
+  return { setting: { ...setting, hand: other, face: 'down' }, only: !reaches(hand) }
+}
+
 /** How a cut is made that the saw does not reach as it stands. */
 export type OtherWay =
   /** The piece turned over, face down: the saw swings or leans to its other side. */

@@ -1,11 +1,32 @@
+import type { Material } from '~/model'
 import type { CutRow } from '../pieces'
+import { makeOf } from '../stock/preparing'
 import type { BatchAdvice } from './batchAdvice'
-import { type SawLimits, type SawSetting, settingKey, settingsOf } from './sawSetting'
+import { type SawLimits, type SawSetting, settingKey, settingsOf, turnedOver } from './sawSetting'
 import { type SetupJob, setupOrder } from './setupOrder'
 
 /** A row of the list as the saw has it: what it is cut to and whether its length is a stop's or a mark's. */
 export type SawRow = Pick<CutRow, 'label' | 'start' | 'end' | 'faceWidth' | 'cutLength'> & {
   readonly advice: BatchAdvice['advice']
+  /** Its face allows it to lie face down, so that a cut of one hand is made at the setting of the other. */
+  readonly turns: boolean
+}
+
+/** The rows of some cards as the saw has them. */
+export function sawRows(
+  cards: readonly { readonly row: CutRow; readonly advice: BatchAdvice }[],
+  materials: readonly Material[],
+): SawRow[] {
+  const square = new Set(materials.flatMap((each) => (makeOf(each)?.profile === 'square' ? [each.id] : [])))
+  return cards.map(({ row: { label, start, end, faceWidth, cutLength, materialId }, advice }) => ({
+    label,
+    start,
+    end,
+    faceWidth,
+    cutLength,
+    advice: advice.advice,
+    turns: square.has(materialId),
+  }))
 }
 
 /** The settings of both ends of a row, the start's first. */
@@ -22,17 +43,20 @@ export function rowSettingKey(row: Pick<SawRow, 'start' | 'end' | 'faceWidth'>, 
   return [...start.map(settingKey), '/', ...end.map(settingKey)].join(' ')
 }
 
-/** Where the stop stands: swung away for first ends, at a length, or swung away for what is cut to its pencil mark. */
-export type Stop = { readonly kind: 'away' | 'mark' } | { readonly kind: 'length'; readonly length: number }
+/** Where the stop is: swung away, for first ends and for what is cut to its pencil mark, or at a length. */
+export type Stop = { readonly kind: 'away' } | { readonly kind: 'length'; readonly length: number }
 
-/** One visit to the saw as it then stands: first ends, or second ends of all rows of one length. */
+/** One visit to the saw as it is then set: the rows whose first ends are cut, and those that are cut to length, by stop or by mark. */
 export interface Visit {
   readonly setting: SawSetting
   readonly stop: Stop
-  readonly labels: readonly string[]
+  readonly firsts: readonly string[]
+  readonly lengths: readonly string[]
+  /** Of these the rows that lie face down for it. */
+  readonly turned: readonly string[]
 }
 
-/** The visits in an order that needs fewest set-ups; how many that is, what none goes below, and how many the list's own order takes. */
+/** The visits in an order that needs fewest set-ups; how many that is, and what no order goes below. */
 export interface SetupPlan {
   readonly visits: readonly Visit[]
   readonly count: number
@@ -40,51 +64,61 @@ export interface SetupPlan {
   readonly proven: boolean
 }
 
+interface Cut extends SetupJob {
+  readonly label: string
+  readonly at: SawSetting
+  readonly over: SawSetting | null
+  readonly where: Stop
+  readonly isFirst: boolean
+}
+
 /**
- * The set-ups of a list. A first end is cut without a stop, a second one against it, or to its mark where it is measured in place; a change
- * of the saw counts one, a change of the stop one, the first cut two. Common practice, no source.
+ * The set-ups of a list. A first end is cut without a stop, a second one against it, or to its mark with the stop away where it is measured
+ * in place. A swing may be cut at its other hand with the piece turned over, where its face allows that. A change of the saw counts one, a
+ * change of the stop one, the first cut two. Common practice, no source.
  */
 export function planSetups(
   rows: readonly SawRow[],
   saw: SawLimits,
   how: 'atOnce' | 'searched' = 'searched',
 ): SetupPlan {
-  const jobs: (SetupJob & { readonly label: string; readonly at: SawSetting; readonly where: Stop })[] = []
+  const jobs: Cut[] = []
+  const add = (
+    { label, turns }: SawRow,
+    given: SawSetting,
+    more: Pick<Cut, 'where' | 'isFirst' | 'after'>,
+  ): number => {
+    const other = turns ? turnedOver(given, saw) : null
+    // past the saw's reach on its own side it is cut on the other
+    const [at, over] = other?.only ? [other.setting, null] : [given, other?.setting ?? null]
+    const { where } = more
+    const stop = where.kind === 'length' ? String(where.length) : null
+    const also = over ? { also: settingKey(over) } : {}
+    return jobs.push({ ...more, label, at, over, setting: settingKey(at), stop, ...also }) - 1
+  }
   for (const row of rows) {
     const { start, end } = rowSettings(row, saw)
-    const firsts = start.map((at) => {
-      jobs.push({
-        setting: settingKey(at),
-        stop: null,
-        after: [],
-        label: row.label,
-        at,
-        where: { kind: 'away' },
-      })
-      return jobs.length - 1
-    })
-    const where: Stop = row.advice === 'batch' ? { kind: 'length', length: row.cutLength } : { kind: 'mark' }
-    for (const at of end)
-      jobs.push({
-        setting: settingKey(at),
-        stop: where.kind === 'length' ? String(where.length) : where.kind,
-        after: firsts,
-        label: row.label,
-        at,
-        where,
-      })
+    const away: Stop = { kind: 'away' }
+    const firsts = start.map((at) => add(row, at, { where: away, isFirst: true, after: [] }))
+    const where: Stop = row.advice === 'batch' ? { kind: 'length', length: row.cutLength } : away
+    for (const at of end) add(row, at, { where, isFirst: false, after: firsts })
   }
-  const { order, count, bound, proven } = setupOrder(jobs, how)
-  const visits: { setting: SawSetting; stop: Stop; labels: string[] }[] = []
-  let before: SetupJob | null = null
-  for (const index of order) {
+  const { steps, count, bound, proven } = setupOrder(jobs, how)
+  const visits: (Visit & { firsts: string[]; lengths: string[]; turned: string[] })[] = []
+  let key = ''
+  for (const { job: index, setting } of steps) {
     const job = jobs[index]
     if (!job) continue
+    const isOver = setting !== job.setting
+    const made = isOver && job.over ? job.over : job.at
+    const next = `${setting} ${job.stop ?? ''}`
+    if (visits.length === 0 || key !== next)
+      visits.push({ setting: { ...made, face: 'up' }, stop: job.where, firsts: [], lengths: [], turned: [] })
+    key = next
     const last = visits.at(-1)
-    if (last && before?.setting === job.setting && before.stop === job.stop) {
-      if (!last.labels.includes(job.label)) last.labels.push(job.label)
-    } else visits.push({ setting: job.at, stop: job.where, labels: [job.label] })
-    before = job
+    const into = job.isFirst ? last?.firsts : last?.lengths
+    if (into && !into.includes(job.label)) into.push(job.label)
+    if (made.face === 'down' && last && !last.turned.includes(job.label)) last.turned.push(job.label)
   }
   return { visits, count, bound, proven }
 }

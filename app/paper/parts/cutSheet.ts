@@ -2,7 +2,7 @@ import { isSmall } from '~/core/pieces'
 import { type CutCard, cardGroups } from '~/core/cutting/cutCards'
 import { sawLimits } from '~/core/cutting/sawSetting'
 import { rowFixings } from '~/core/cutting/fixing'
-import { planSetups } from '~/core/cutting/setups'
+import { planSetups, sawRows } from '~/core/cutting/setups'
 import type { Piece } from '~/core/pieces'
 import {
   batchText,
@@ -111,11 +111,7 @@ export function cutSheet(flow: Flow, planned: PlannedWall, clock: number): void 
       }),
     )
   }
-  const setups = planSetups(
-    cards.map(({ row, advice }) => ({ ...row, advice: advice.advice })),
-    sawLimits(workpiece.settings.shop),
-    'atOnce',
-  )
+  const setups = planSetups(sawRows(cards, workpiece.settings.materials), sawLimits(workpiece.settings.shop))
   flow.heading(paperText.setups)
   flow.para(setupsText(setups))
   setups.visits.forEach((visit, i) => flow.para(`${i + 1}. ${visitText(visit, wording)}`))
