@@ -77,6 +77,19 @@ describe('moves of a list', () => {
     }
   })
 
+  test.each([
+    ['diagonals', 'bays', true],
+    ['diagonals', 'field', true],
+    ['chevron', null, true],
+    ['chevron', null, false],
+  ] as const)('%s by %s, with uprights: %s, broken up is the same pieces', (kind, where, uprights) => {
+    const move = { ...begun(kind), ...(where ? { where } : {}) } as Move
+    const before = wall([move], { ...(uprights ? { uprights: 2 } : {}) })
+    const after = applyEdits(before, breakUp(before, 'm1'))
+    expect(inForce(after.wall.design).lines.moves.length).toBeGreaterThan(3)
+    expect(said(computePlan(after).pieces)).toEqual(said(computePlan(before).pieces))
+  })
+
   test('a strip left out by name stays out when its maker is broken up, and what referred to it finds it again', () => {
     const branch: Move = {
       ...newMove('branch', inForce(wall([begun('diagonals')]).wall.design).lines),

@@ -133,6 +133,8 @@ describe('what is measured', () => {
 
   test('a door that just reaches the floor and a window under a lower ceiling are on the wall', () => {
     expect(find(wallOf({ things: [thing('door', 0, 0, 30, 80)] }), 'thingOffWall')).toEqual([])
+    // a chimney breast goes up past a lower ceiling
+    expect(find(wallOf({ things: [thing('chimneyBreast', 40, 0, 40, 99)] }), 'thingOffWall')).toEqual([])
     const low = wallOf({
       readings: [reading('height', 100, 90)],
       things: [thing('window', 90, 40, 20, 52)],
@@ -150,6 +152,11 @@ describe('what is measured', () => {
     expect(toInches(measuredSize(workpiece.wall.survey).width)).toBeCloseTo(133, 5)
     expect(toInches(measuredSize(press(workpiece, replace).wall.survey).width)).toBe(125)
     for (const way of [replace, keep]) expect(find(press(workpiece, way), 'typedAgainstRead')).toEqual([])
+    // one reading that is far off is asked about as a slip itself; two that agree are believed, however far
+    const far = [reading('width', 4, 133)]
+    expect(find(wallOf({ width: inches(60), readings: far }), 'typedAgainstRead')).toEqual([])
+    expect(find(wallOf({ width: inches(60), readings }), 'typedAgainstRead')).toHaveLength(1)
+    expect(find(wallOf({ width: inches(131), readings: far }), 'typedAgainstRead')).toHaveLength(1)
     // a round figure near what was read is no other wall
     expect(find(wallOf({ width: inches(133.25), readings }), 'typedAgainstRead')).toEqual([])
   })

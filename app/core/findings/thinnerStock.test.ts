@@ -18,7 +18,10 @@ function after(workpiece: Workpiece, roles: readonly Role[], limit: number, skin
   return way ? inForce(applyEdits(workpiece, way.edits).wall.design) : null
 }
 const changed = (before: Design, next: Design | null) =>
-  next && (Object.keys(next) as (keyof Design)[]).filter((key) => JSON.stringify(next[key]) !== JSON.stringify(before[key]))
+  next &&
+  (Object.keys(next) as (keyof Design)[]).filter(
+    (key) => JSON.stringify(next[key]) !== JSON.stringify(before[key]),
+  )
 
 const slanted: Move = {
   id: 'm1',
@@ -61,6 +64,17 @@ describe('the same strips of thinner stock', () => {
     expect(moves.map((move) => ({ ...move, material: STRIP }))).toEqual(inForce(own.wall.design).lines.moves)
     expect(new Set(moves.map(({ material }) => material)).size).toBe(1)
     expect(moves[0]?.material).not.toBe(STRIP)
+    // of one move alone the other keeps its stock
+    const { layout } = computePlan(own)
+    const first = layout.strips.filter(({ group }) => group === 'm1')
+    const [way] = thinner(
+      own,
+      first.map((strip) => ({ strip, standsOut: strip.material.thickness })),
+      inches(0.5),
+      ZERO,
+    )
+    const alone = inForce(applyEdits(own, way?.edits ?? []).wall.design).lines.moves
+    expect(alone.map(({ material }) => material === STRIP)).toEqual([false, true])
     const plain = lineWall(70, 50, [{ ...slanted, material: null }])
     const other = after(plain, ['line'], inches(0.5))
     expect(changed(inForce(plain.wall.design), other)).toEqual(['battenMaterial'])

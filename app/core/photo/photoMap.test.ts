@@ -2,6 +2,7 @@ import { computePlan } from '../computePlan'
 import { anyMeetingWall, runs } from '../../../tests/anyWall'
 import fc from 'fast-check'
 import { measureOnPhoto, onPhoto, onWall, photoMap } from './photoMap'
+import { boundsOf, signedArea } from '../geometry'
 import { knownPlaces, photoScene } from './photoScene'
 
 const INCH = 25_400_000
@@ -116,15 +117,25 @@ describe('a plan on a photograph', () => {
             expect(Math.hypot(at.x - drawn.x, at.y - drawn.y)).toBeLessThan(1e-6)
           })
         }
-        // light from above lights the top edges of level strips and leaves those at the foot dim
-        if (lightDeg === 90)
-          for (const piece of plan.pieces.filter(({ role }) => role === 'topRail' || role === 'rail')) {
-            const middle = piece.polygon.reduce((sum, { y }) => sum + y, 0) / piece.polygon.length
-            const x = piece.polygon.reduce((sum, point) => sum + point.x, 0) / piece.polygon.length
-            const center = onPhoto(found, { x, y: middle })
-            for (const node of nodes.filter(({ id }) => id.startsWith(`${piece.id}-lit-`)))
-              expect(Math.min(...node.points.map(({ y }) => y))).toBeLessThan(center.y)
-          }
+        // of a square piece the edges turned to the light are lit, those turned away dim
+        for (const { id, polygon } of plan.pieces.filter((each) => each.polygon.length === 4)) {
+          const box = boundsOf(polygon)
+          if (lightDeg % 90 !== 0 || Math.max(box.right - box.left, box.top - box.bottom) > 30 * INCH)
+            continue
+          if (Math.abs(Math.abs(signedArea(polygon)) - (box.right - box.left) * (box.top - box.bottom)) > 1e9)
+            continue
+          const center = { x: (box.left + box.right) / 2, y: (box.bottom + box.top) / 2 }
+          const lightAt = { x: center.x + Math.cos(light) * INCH, y: center.y + Math.sin(light) * INCH }
+          const [from, to] = [onPhoto(found, center), onPhoto(found, lightAt)]
+          for (const kind of ['lit', 'dim'] as const)
+            for (const node of nodes.filter((each) => each.id.startsWith(`${id}-${kind}-`))) {
+              // the outer edge of what is drawn along it comes first
+              const [a, b] = node.points
+              const at = { x: ((a?.x ?? 0) + (b?.x ?? 0)) / 2, y: ((a?.y ?? 0) + (b?.y ?? 0)) / 2 }
+              const toward = (at.x - from.x) * (to.x - from.x) + (at.y - from.y) * (to.y - from.y)
+              expect(Math.sign(toward)).toBe(kind === 'lit' ? 1 : -1)
+            }
+        }
         // an edge is lit or dim, never both, and without a light neither
         const lit = nodes.filter(({ kind }) => kind === 'lit' || kind === 'dim').map(({ id }) => id)
         expect(new Set(lit).size).toBe(lit.length)

@@ -199,6 +199,22 @@ describe('the two rails of a corner', () => {
     expect(met('inside', 'inside')).toEqual(['inside', 'inside'])
   })
 
+  test('an end at which no wall stands meets nothing, whichever of the two says so', () => {
+    const turned = (left: 'inside' | 'none', right: 'inside' | 'none') => wallOf({ turns: { left, right } })
+    for (const [a, b] of [
+      ['none', 'inside'],
+      ['inside', 'none'],
+      ['none', 'none'],
+    ] as const) {
+      const [first, second] = asRooms([
+        { id: 'a', workpiece: turned('inside', a) },
+        { id: 'b', workpiece: turned(b, 'inside') },
+      ])
+      expect(first?.workpiece.beside?.right).toBeUndefined()
+      expect(second?.workpiece.beside?.left).toBeUndefined()
+    }
+  })
+
   test('law: in plan the two touch and do not overlap, at any angle, of any two thicknesses', () => {
     const joints = Object.values(JOINTS).filter(([a, b]) => a !== 'cope' && b !== 'cope')
     fc.assert(

@@ -78,6 +78,28 @@ describe('families of lines', () => {
     expect(exact / bands).toBeGreaterThan(0.95)
   })
 
+  test('under ends that lean the middle of a chevron leans half as much as both together', () => {
+    const leaning = (left: number, right: number) => {
+      const stand = { kind: 'own' as const, left: inches(left), right: inches(right) }
+      return computePlan(lineWall(80, 60, [chevron(40, 8)], { border: 'miter', stand })).layout.moves?.middle
+    }
+    const plumb = leaning(0, 0)
+    expect(plumb?.from.x).toBeCloseTo(inches(40), -3)
+    expect(Math.abs((plumb?.to.x ?? 0) - (plumb?.from.x ?? 0))).toBeLessThan(10)
+    const slopeOf = (left: number, right: number) => {
+      const middle = leaning(left, right)
+      const rise = (middle?.to.y ?? 0) - (middle?.from.y ?? 0)
+      expect(rise).toBeGreaterThan(inches(50))
+      return ((middle?.to.x ?? 0) - (middle?.from.x ?? 0)) / rise
+    }
+    // worked by hand: ends that lean as much to one side take the middle along, one alone takes it half as far
+    const whole = slopeOf(1, 1)
+    expect(Math.abs(whole)).toBeGreaterThan(0.01)
+    expect(slopeOf(1, 0)).toBeCloseTo(whole / 2, 4)
+    expect(slopeOf(0, 1)).toBeCloseTo(whole / 2, 4)
+    expect(slopeOf(1, -1)).toBeCloseTo(0, 6)
+  })
+
   test('law: a chevron without an upright meets itself in the middle, at equal steps', () => {
     let pairs = 0
     fc.assert(
