@@ -1,6 +1,7 @@
 import { formatLengthWithUnit, type LengthFormat, type Result, type TapeReading, tickOf } from '~/length'
 import type { JobFile, Workpiece } from '~/model'
 import { computePlan } from './computePlan'
+import type { ClosingSum } from './marks/closingSum'
 import { saidOfJob } from './planSupplies'
 import { saidOfWall } from './planWall'
 import { asRooms } from './room/beside'
@@ -72,6 +73,20 @@ function saidBoards(result: Result<BoardPlan, BoardIssue>, format: LengthFormat)
   }
 }
 
+/** The parts of a closing sum that come in groups of one size. */
+function partsOf({ gaps, others, openings, leans, fillers, overlaps }: ClosingSum, format: LengthFormat) {
+  const groups = (of: ClosingSum['gaps']) =>
+    of.map(({ count, size }) => ({ count, size: said(size, format) }))
+  return {
+    gaps: groups(gaps),
+    others: groups(others),
+    openings: groups(openings),
+    leans: groups(leans),
+    fillers: groups(fillers),
+    overlaps: groups(overlaps),
+  }
+}
+
 async function planWall(workpiece: Workpiece, solve: SolveInteger, control: () => SearchControl) {
   const { settings } = workpiece
   const format: LengthFormat = { units: settings.units, tape: settings.tape }
@@ -86,12 +101,12 @@ async function planWall(workpiece: Workpiece, solve: SolveInteger, control: () =
     closing: closing && {
       wall: said(closing.wall, format),
       strips: { count: closing.strips.count, width: said(closing.strips.width, format) },
-      gaps: closing.gaps.map(({ count, size }) => ({ count, size: said(size, format) })),
       ends: closing.ends && {
         left: said(closing.ends.left, format),
         right: said(closing.ends.right, format),
       },
-      openings: closing.openings.map(({ count, size }) => ({ count, size: said(size, format) })),
+      // every part, so that they add up to the wall: strips, ends and each of these, less what is shared, and the difference
+      ...partsOf(closing, format),
       difference: closing.difference,
     },
     // where the end of the wall leans the marks hold along the line the tape is hooked on, and no other

@@ -83,59 +83,40 @@ const Before = styled.p`
 `
 
 function Terms({ closing, wording, words }: { closing: ClosingSum; wording: Wording; words: PatternWords }) {
-  const { strips, others, gaps, ends, openings, leans, fillers } = closing
-  const { figure: printed, drift } = sumFigures(closing, wording)
-  const figure = (size: number) => <Fractions text={printed(size)} />
+  const { strips, others, gaps, ends, openings, leans, fillers, overlaps } = closing
+  const { figure, drift } = sumFigures(closing, wording)
+  const many = (n: number, one: string, more: string) => (n === 1 ? one : more)
+  // each term is printed with how it was rounded, so that what is printed adds up
+  const term = (key: string, sign: string, n: number, size: number, name: string, always = false) => (
+    <span key={key}>
+      {sign} {n === 1 && !always ? null : `${n} × `}
+      <Fractions text={figure(size)} />
+      <small>
+        {drift(size)} {name}
+      </small>{' '}
+    </span>
+  )
   return (
     <>
-      {ends && ends.left > 0 ? (
-        <>
-          {figure(ends.left)} <small>end + </small>
-        </>
-      ) : null}
-      {strips.count} × {figure(strips.width)} <small>{strips.count === 1 ? words.strip : words.strips}</small>
-      {others.map(({ count: n, size }, i) => (
-        <span key={i}>
-          {' '}
-          + {n} × {figure(size)} <small>{n === 1 ? words.strip : words.strips}, as built</small>
-        </span>
-      ))}
-      {gaps.map(({ count: n, size }, i) => (
-        <span key={i}>
-          {' '}
-          + {n} × {figure(size)}
-          <small>
-            {drift(size)} {n === 1 ? words.gap : words.gaps}
-          </small>
-        </span>
-      ))}
-      {openings.map(({ count: n, size }, i) => (
-        <span key={i}>
-          {' '}
-          + {n === 1 ? null : `${n} × `}
-          {figure(size)} <small>{n === 1 ? 'opening' : 'openings'}</small>
-        </span>
-      ))}
-      {leans.map(({ count: n, size }, i) => (
-        <span key={i}>
-          {' '}
-          + {n === 1 ? null : `${n} × `}
-          {figure(size)} <small>for the lean</small>
-        </span>
-      ))}
-      {fillers.map(({ count: n, size }, i) => (
-        <span key={i}>
-          {' '}
-          + {n} × {figure(size)} <small>{n === 1 ? 'filler' : 'fillers'}</small>
-        </span>
-      ))}
-      {ends && ends.right > 0 ? (
-        <>
-          {' '}
-          + {figure(ends.right)} <small>end</small>
-        </>
-      ) : null}{' '}
-      = {figure(closing.wall - closing.difference)}
+      {ends && ends.left > 0 ? term('left', '', 1, ends.left, 'end +') : null}
+      {term('strips', '', strips.count, strips.width, many(strips.count, words.strip, words.strips), true)}
+      {others.map(({ count: n, size }, i) =>
+        term(`other${i}`, '+', n, size, `${many(n, words.strip, words.strips)}, as built`, true),
+      )}
+      {gaps.map(({ count: n, size }, i) =>
+        term(`gap${i}`, '+', n, size, many(n, words.gap, words.gaps), true),
+      )}
+      {openings.map(({ count: n, size }, i) =>
+        term(`opening${i}`, '+', n, size, many(n, 'opening', 'openings')),
+      )}
+      {leans.map(({ count: n, size }, i) => term(`lean${i}`, '+', n, size, 'for the lean'))}
+      {fillers.map(({ count: n, size }, i) =>
+        term(`filler${i}`, '+', n, size, many(n, 'filler', 'fillers'), true),
+      )}
+      {overlaps.map(({ count: n, size }, i) => term(`overlap${i}`, '−', n, size, 'shared at a bend'))}
+      {ends && ends.right > 0 ? term('right', '+', 1, ends.right, 'end') : null}=&nbsp;
+      <Fractions text={figure(closing.wall - closing.difference)} />
+      <small>{drift(closing.wall - closing.difference)}</small>
     </>
   )
 }

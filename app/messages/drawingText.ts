@@ -4,6 +4,7 @@ import { layoutTitle } from './layoutTitle'
 import { patternWords } from './patternWords'
 import { thingCalled } from './thingNames'
 import { capital, count, say, sayWithUnit, stripName, type Wording } from './words'
+import { sumFigures } from './sumText'
 
 /** Where a thing stands: 56 from the left, 30 up, 33 by 46. */
 export function thingPlace({ left, bottom, width, height }: Thing, w: Wording): string {
@@ -58,8 +59,9 @@ export function restText(closes: string, wrong: readonly string[]): string {
 export function closingText({ closing, layout }: Plan, w: Wording): string {
   const words = patternWords(layout)
   if (!closing) return capital(`${words.noSum}.`)
+  const { figure, drift } = sumFigures(closing, w)
   const gaps = closing.gaps
-    .map(({ count: n, size }) => `${n} ${n === 1 ? words.gap : words.gaps} of ${say(size, w)}`)
+    .map(({ count: n, size }) => `${n} ${n === 1 ? words.gap : words.gaps} of ${figure(size)}${drift(size)}`)
     .join(', ')
   const sum = `${closing.strips.count} ${closing.strips.count === 1 ? words.strip : words.strips} and ${gaps}`
   return closing.difference === 0

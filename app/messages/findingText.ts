@@ -1,4 +1,4 @@
-import { formatExact } from '~/length'
+import { formatExact, type Length } from '~/length'
 import type { RailJoint, ThingKind } from '~/model'
 import type { FindingSays, WayOutSays } from '~/core/findings/finding'
 import { lineFindingText, lineWayText } from './linesText'
@@ -31,6 +31,25 @@ function exact(length: number, wording: Wording): string {
   const printed = say(length, wording)
   const whole = formatExact(length, units)
   return printed === whole || printed.includes("'") ? printed : `${printed} (exactly ${whole})`
+}
+
+/** Center marks, each end with its own figure: wider or narrower than the bays between, by how much. */
+function centerMarksText(
+  { left, right, innerBay }: Extract<FindingSays, { code: 'centerMarksUneven' }>,
+  w: Wording,
+): string {
+  const inner = `the inner bays are ${exact(innerBay, w)}`
+  const offBy = (end: Length) => {
+    const by = end - innerBay
+    return `${sayWithUnit(Math.abs(by), w)} ${by > 0 ? 'wider' : 'narrower'}`
+  }
+  if (left !== null && right !== null && Math.abs(left - right) <= 2)
+    return `Center marks are not even: ${inner}, each end bay is ${exact(left, w)}. That is half a strip, ${offBy(left)}, at each end.`
+  const ends = [
+    ...(left === null ? [] : [`the left end bay is ${exact(left, w)}, ${offBy(left)}`]),
+    ...(right === null ? [] : [`the right end bay is ${exact(right, w)}, ${offBy(right)}`]),
+  ]
+  return `Center marks are not even: ${inner}, ${ends.join(', ')}.`
 }
 
 /** What fills an open seam: caulk as far as it goes, beyond that wood. */
@@ -98,7 +117,7 @@ export function findingText(says: FindingSays, w: Wording): string {
         ? `Both end bays are slivers: ${say(says.end, w)} at the left and ${say(says.other, w)} at the right, against gaps of ${sayWithUnit(says.gap, w)}.`
         : `The ${says.where} end bay is only ${say(says.end, w)} against gaps of ${sayWithUnit(says.gap, w)}: a sliver.`
     case 'centerMarksUneven':
-      return `Center marks are not even: the end bays come out ${exact(says.endBay, w)}, the inner ones ${exact(says.innerBay, w)}. Half a strip, ${sayWithUnit(says.endBay - says.innerBay, w)}, too wide at each end.`
+      return centerMarksText(says, w)
     case 'gapOutsideLimits':
       return `The gap of ${say(says.gap, w)} is outside your limits of ${say(says.least, w)} to ${sayWithUnit(says.most, w)}.`
     case 'pieceLongerThanBoards':

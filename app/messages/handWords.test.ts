@@ -69,6 +69,7 @@ const sum = (wall: number, count: number, width: number, gaps: number): ClosingS
   openings: [],
   leans: [],
   fillers: [],
+  overlaps: [],
   difference: 0,
 })
 
@@ -89,7 +90,7 @@ test('a sum in millimeters adds up as it is printed, with as few digits as that 
   expect(even.figure(millimeters(160))).toBe('160')
   const odd = sum(inches(100), 3, inches(2.5), 4)
   expect(sumFigures(odd, w).drift(odd.gaps[0]?.size ?? 0)).toBe('')
-  expect(sumFigures(odd, w).drift(inches(23 + 1 / 50))).toBe(' (a little over)')
+  expect(sumFigures(odd, w).drift(inches(23 + 1 / 50))).toBe(' (full, exact 23.020)')
 })
 
 test('heights from a laser line: above, below, on it, and at both ends where they differ', () => {

@@ -49,7 +49,7 @@ describe('findings speak the trade’s words, with numbers and where from', () =
       'centerMarksUneven',
     )
     expect(text).toBe(
-      'Center marks are not even: the end bays come out 31 1/2, the inner ones 30 1/4. Half a strip, 1 1/4 in, too wide at each end.',
+      'Center marks are not even: the inner bays are 30 1/4, each end bay is 31 1/2. That is half a strip, 1 1/4 in wider, at each end.',
     )
     expect(ways).toEqual(['3 strips, gaps 30 7/8'])
   })

@@ -1,6 +1,13 @@
 import type { ClosingSum } from '~/core/marks/closingSum'
-import { NM_PER_MM, readOnTape } from '~/length'
+import { NM_PER_INCH, NM_PER_MM, readOnTape } from '~/length'
 import { say, type Wording } from './words'
+
+/** How a figure that the tape can't show is said beside the nearest it can: scant of it or full, and exact to a thousandth. */
+function scantOrFull(size: number, w: Wording): string {
+  const { side } = readOnTape(size, w.format.tape)
+  if (side === 'on') return ''
+  return ` (${side === 'under' ? 'scant' : 'full'}, exact ${(size / NM_PER_INCH).toFixed(3)})`
+}
 
 /** Digits behind the point a sum is printed with at most. */
 const MOST_DIGITS = 3
@@ -13,6 +20,7 @@ function termsOf({
   openings,
   leans,
   fillers,
+  overlaps,
 }: ClosingSum): { count: number; size: number }[] {
   return [
     { count: strips.count, size: strips.width },
@@ -21,13 +29,15 @@ function termsOf({
     ...openings,
     ...leans,
     ...fillers,
+    ...overlaps.map(({ count, size }) => ({ count: -count, size })),
     ...(ends ? [ends.left, ends.right].map((size) => ({ count: 1, size })) : []),
   ]
 }
 
 /**
  * How the terms of a sum are printed so that it closes as printed. In millimeters with as few digits as make the printed
- * terms add up to the printed wall; in inches as the tape shows them, with what is a little over or under told beside.
+ * terms add up to the printed wall; in inches as the tape shows them, each with how
+ * it was rounded beside it, so that the exact figures add up.
  */
 export function sumFigures(
   closing: ClosingSum,
@@ -40,10 +50,7 @@ export function sumFigures(
   if (w.format.units !== 'mm')
     return {
       figure: (size) => say(size, w),
-      drift: (size) =>
-        ({ on: '', over: ' (a little over)', under: ' (a little under)' })[
-          readOnTape(size, w.format.tape).side
-        ],
+      drift: (size) => scantOrFull(size, w),
     }
   const printed = (size: number, digits: number) => Number((size / NM_PER_MM).toFixed(digits))
   const wall = Number(say(closing.wall - closing.difference, w))

@@ -39,7 +39,13 @@ export type FindingSays =
       readonly gap: Length
       readonly where: 'left' | 'right' | 'both'
     }
-  | { readonly code: 'centerMarksUneven'; readonly endBay: Length; readonly innerBay: Length }
+  /** The bays at the two ends, null where none is left there, against those between. */
+  | {
+      readonly code: 'centerMarksUneven'
+      readonly left: Length | null
+      readonly right: Length | null
+      readonly innerBay: Length
+    }
   | { readonly code: 'gapOutsideLimits'; readonly gap: number; readonly least: Length; readonly most: Length }
   | {
       readonly code: 'pieceLongerThanBoards'

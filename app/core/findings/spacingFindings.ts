@@ -178,18 +178,17 @@ function slivers(workpiece: Workpiece, layout: Layout): Finding[] {
 function centerMarks(workpiece: Workpiece, placement: Placement): Finding[] {
   const design = inForce(workpiece.wall.design)
   const { gaps, leftEnd, rightEnd } = placement
-  // where all strips were moved the two ends differ: the one that is farther off
-  const ends = [leftEnd, rightEnd].filter((end) => end > 0)
-  const inner = gaps[0] ?? 0
-  const [farther] = ends.sort((a, b) => Math.abs(b - inner) - Math.abs(a - inner) || b - a)
-  const [endBay, innerBay] = farther === undefined ? gaps : [farther, gaps[0]]
-  if (design.spacing.school !== 'centerMarks' || endBay === undefined || innerBay === undefined) return []
-  if (Math.abs(endBay - innerBay) <= ROUNDING) return []
+  const innerBay = gaps[0]
+  if (design.spacing.school !== 'centerMarks' || innerBay === undefined) return []
+  // where all strips were moved the two ends differ
+  const [left, right] = [leftEnd, rightEnd].map((end) => (end > 0 ? end : null))
+  const off = [left, right].map((end) => (end == null ? 0 : Math.abs(end - innerBay)))
+  if (left === undefined || right === undefined || Math.max(...off) <= ROUNDING) return []
   return [
     {
       stage: 'layout',
       severity: 'watch',
-      says: { code: 'centerMarksUneven', endBay, innerBay },
+      says: { code: 'centerMarksUneven', left, right, innerBay },
       stripIds: [],
       waysOut: spacingWay(workpiece, {
         school: 'equalByCount',

@@ -19,6 +19,8 @@ export interface ClosingSum {
   readonly leans: readonly { readonly count: number; readonly size: number }[]
   /** Strips ripped to width at the ends, each with its width. */
   readonly fillers: readonly { readonly count: number; readonly size: number }[]
+  /** What two sections share at a bend, and each counts; taken off the sum. */
+  readonly overlaps: readonly { readonly count: number; readonly size: number }[]
   /** What is missing (positive) or too much; zero when it closes. */
   readonly difference: number
 }
@@ -64,6 +66,7 @@ export function closingSum(placement: Placement): ClosingSum {
     openings: [],
     leans: [],
     fillers: [],
+    overlaps: [],
     difference: span - sum,
   }
 }
@@ -105,10 +108,9 @@ export function closingOf(layout: Layout): ClosingSum | null {
     strips * only.strips.width,
   )
   // a section that overlaps the next by a margin at a bend counts the margin twice
-  const shared = row.reduce(
-    (total, { left }, i) => total + Math.max(0, (row[i - 1]?.right ?? left) - left),
-    0,
-  )
+  const shared = row
+    .map(({ left }, i) => Math.max(0, (row[i - 1]?.right ?? left) - left))
+    .filter((each) => each > 0)
   return {
     wall,
     strips: { count: strips, width: only.strips.width },
@@ -118,6 +120,7 @@ export function closingOf(layout: Layout): ClosingSum | null {
     openings: grouped(open.filter((each) => !isLean(each))),
     leans: grouped(open.filter(isLean)),
     fillers: [],
-    difference: Math.round(wall - (sum - shared)),
+    overlaps: grouped(shared),
+    difference: Math.round(wall - (sum - shared.reduce((total, each) => total + each, 0))),
   }
 }
