@@ -2,11 +2,14 @@ import fc from 'fast-check'
 import { BooleanOperations, Polygon as FlattenPolygon } from '@flatten-js/core'
 import { inches, nearestNanometer, toInches } from '~/length'
 import { type Design, STARTING_JUDGEMENT, type Workpiece, inForce } from '~/model'
+import { anyBoxWall } from '../../../tests/anyBoxWall'
+import { anyMeetingWall, met, runs } from '../../../tests/anyWall'
 import { battenWall, thing, wallOf } from '../../../tests/namedWalls'
 import { computePlan } from '../computePlan'
 import { applyEdits } from '../edits/applyEdit'
 import { rectangle } from '../geometry'
 import { layOut } from '../layout/layOutWall'
+import { isPlate } from '../survey/obstacles'
 import { equalGap, placeStrips } from '../spacing'
 import { proposalCards } from './cards'
 import { overHollows } from './overHollows'
@@ -307,4 +310,28 @@ test('law: uneven bays keep the sum, the difference asked for, and clear of what
       },
     ),
   )
+})
+
+test('law: the best layout that clears the plates is always among those shown', () => {
+  let [clear, tried] = [0, 0]
+  fc.assert(
+    fc.property(fc.oneof(anyMeetingWall, anyBoxWall), (workpiece) => {
+      const found = propose(workpiece)
+      if (found.proposals.length === 0) return
+      tried += 1
+      const plates = new Set(
+        workpiece.wall.survey.things.filter((each) => isPlate(each.kind)).map(({ id }) => id),
+      )
+      const isClear = ({ hits }: (typeof found.proposals)[number]) => !hits.some((id) => plates.has(id))
+      // ordered by score, whichever they are
+      const scores = found.proposals.map(({ score }) => score)
+      expect(scores).toEqual([...scores].sort((a, b) => a - b))
+      if (found.clear === 0) return
+      clear += 1
+      expect(found.proposals.some(isClear)).toBe(true)
+    }),
+    { numRuns: runs(150) },
+  )
+  expect(tried).toBeGreaterThan(met(80))
+  expect(clear).toBeGreaterThan(met(60))
 })

@@ -74,8 +74,20 @@ interface Scored {
   readonly measures: Measures
   readonly input: ScoreInput
   readonly score: number
-  /** Some shift of this kind clears all plates. */
-  readonly canClear: boolean
+  /** It meets no plate. */
+  readonly isClear: boolean
+}
+
+/** Of one kind the best, and the best of those that meet no plate; null where none does. */
+interface BestOf {
+  readonly best: Scored
+  readonly clear: Scored | null
+}
+
+/** The better of two of a kind: by score, then by the smaller shift. */
+function better(a: Scored | null, b: Scored): Scored {
+  if (!a || b.score < a.score) return b
+  return b.score === a.score && Math.abs(b.candidate.shift) < Math.abs(a.candidate.shift) ? b : a
 }
 
 /** Plates that reach the height of the level sides of a row's boxes. */
@@ -134,34 +146,34 @@ export function propose(workpiece: Workpiece): ProposalSearch {
       boardsByCount: new Map(),
       over: overHollows(layout),
     }
-    const best = new Map<string, Scored>()
+    const best = new Map<string, BestOf>()
     for (const candidate of sectionCandidates(workpiece, layout, section, barred)) {
       const { measures, platesHit } = measure(candidate, input)
       tried += 1
       if (platesHit === 0) clear += 1
       // a kind has one count, so boards and pieces weigh alike within it
       const score = totalOf([measures], FREE_COUNTS, weights)
+      const scored: Scored = { candidate, measures, input, score, isClear: platesHit === 0 }
       const known = best.get(candidate.kind)
-      if (
-        !known ||
-        score < known.score ||
-        (score === known.score && Math.abs(candidate.shift) < Math.abs(known.candidate.shift))
-      )
-        best.set(candidate.kind, {
-          candidate,
-          measures,
-          input,
-          score,
-          canClear: platesHit === 0 || (known?.canClear ?? false),
-        })
-      else if (platesHit === 0 && !known.canClear) best.set(candidate.kind, { ...known, canClear: true })
+      best.set(candidate.kind, {
+        best: better(known?.best ?? null, scored),
+        clear: scored.isClear ? better(known?.clear ?? null, scored) : (known?.clear ?? null),
+      })
     }
     return [...best.values()]
   })
-  const sets =
-    layout.sections.length === 1
-      ? (bySection[0] ?? []).map((each) => [each])
-      : commonGaps(bySection, endsFor(design))
+  const several = layout.sections.length > 1
+  const clears = bySection.map((list) => list.flatMap((each) => each.clear ?? []))
+  const bests = bySection.map((list) => list.map((each) => each.best))
+  const allEnds = endsFor(design)
+  // what meets no plate is weighed beside the best of its kind, so that it can be shown
+  const asOne = several ? commonGaps(bests, allEnds) : (bests[0] ?? []).map((each) => [each])
+  const clearSets = clears.every((list, i) => list.length > 0 || bySection[i]?.length === 0)
+    ? several
+      ? commonGaps(clears, allEnds)
+      : (clears[0] ?? []).map((each) => [each])
+    : []
+  const sets = [...asOne, ...clearSets.filter((set) => !asOne.some((other) => sameSet(other, set)))]
   const fewest = {
     boards: Math.min(...sets.map((set) => set.reduce((sum, { measures }) => sum + measures.boards, 0))),
     pieces: Math.min(...sets.map((set) => set.reduce((sum, { measures }) => sum + measures.pieces, 0))),
@@ -176,17 +188,15 @@ export function propose(workpiece: Workpiece): ProposalSearch {
       ),
     }))
     .sort((a, b) => a.score - b.score)
-  const proposals: Proposal[] = []
-  for (const { set, score } of ranked) {
-    if (proposals.length === SHOWN) break
+  const offer = (set: readonly Scored[], score: number): Proposal | null => {
     const proposal = describe(set, score, design, clearance)
     // boxes may find no room in their height, whatever their count: what makes nothing is not proposed
     const made = laidOut(workpiece, proposal.edits)
-    if (made.uprights.length === 0 || made.spacingIssue !== null) continue
+    if (made.uprights.length === 0 || made.spacingIssue !== null) return null
     // a section with no choice within the limits keeps what it has: that counts, and so does what it meets
     const chosen = new Set(set.map(({ candidate }) => candidate.section.id))
     const others = made.sections.filter(({ id, placement }) => placement !== null && !chosen.has(id))
-    proposals.push({
+    return {
       ...proposal,
       strips: made.sections.reduce(
         (sum, { placement }) => sum + (placement ? rules.countOf(placement.nearEdges.length) : 0),
@@ -200,9 +210,20 @@ export function propose(workpiece: Workpiece): ProposalSearch {
           return thingsHit(lefts, barredFor(made, design, stripWidth, rangeOf(section, made)))
         }),
       ],
-    })
+    }
   }
-  const several = layout.sections.length > 1
+  const shown: { readonly set: readonly Scored[]; readonly proposal: Proposal }[] = []
+  // beyond those that are shown it goes on for the best that meets no plate
+  for (const { set, score } of ranked) {
+    const isClear = set.every((each) => each.isClear)
+    const lacksClear = isClear && !shown.some((each) => each.set.every((one) => one.isClear))
+    if (shown.length >= SHOWN && !lacksClear) continue
+    const proposal = offer(set, score)
+    if (!proposal) continue
+    if (shown.length >= SHOWN) shown.pop()
+    shown.push({ set, proposal })
+  }
+  const proposals = shown.map(({ proposal }) => proposal)
   return {
     proposals,
     tried: several ? sets.length : tried,
@@ -213,7 +234,11 @@ export function propose(workpiece: Workpiece): ProposalSearch {
 }
 
 function countClear(sets: readonly (readonly Scored[])[]): number {
-  return sets.filter((set) => set.every(({ canClear }) => canClear)).length
+  return sets.filter((set) => set.every(({ isClear }) => isClear)).length
+}
+
+function sameSet(a: readonly Scored[], b: readonly Scored[]): boolean {
+  return a.length === b.length && a.every((each, i) => each.candidate === b[i]?.candidate)
 }
 
 /** Sets of one candidate a section that follow one gap, each set once. */
