@@ -1,6 +1,7 @@
 import { useCallback, useId, useMemo, useRef } from 'react'
 import { styled } from 'styled-components'
 import { colorsOf } from '~/core/agree/wallColors'
+import { flaggedIn } from '~/core/findings/flagged'
 import type { Datum, Edge, Hook } from '~/core/marks/runningMarks'
 import { buildScene } from '~/core/scene/buildScene'
 import { useSize } from '~/drawing/interaction/useSize'
@@ -64,6 +65,7 @@ const FIRST_SIZE = { width: 900, height: 540 }
 /** Room for the rods; a phone has less to give. */
 const MARGINS = { left: 112, right: 22, top: 20, bottom: 130 }
 const SLIM_MARGINS = { left: 92, right: 8, top: 16, bottom: 128 }
+const NONE: ReadonlySet<string> = new Set()
 const BARE_MARGINS = { left: 8, right: 8, top: 8, bottom: 8 }
 const SLIM_BELOW = 520
 
@@ -88,6 +90,8 @@ export interface WallStageProps {
   readonly flat?: boolean
   /** Drawn over the wall, such as grips of the stage at work. */
   readonly over?: (frame: Frame) => React.ReactNode
+  /** Red dashes round what has something wrong of its own; off where colors or finished work are shown. */
+  readonly findings?: boolean
 }
 
 /** The wall drawn to scale between the long rod and the height rod. */
@@ -103,6 +107,7 @@ export function WallStage({
   deviation = false,
   flat = false,
   over,
+  findings = true,
 }: WallStageProps) {
   const preview = usePreview()
   const { plan, workpiece, wording } = useWallNow()
@@ -147,15 +152,7 @@ export function WallStage({
   const { layout } = plan
   const rodMarks = scene.nodes.filter((node) => node.kind === 'rodMark')
   const heights = scene.nodes.filter((node) => node.kind === 'height')
-  // strips and things that something is the matter with
-  const flagged = new Set(
-    plan.findings
-      .filter(({ severity }) => severity === 'wrong' || severity === 'watch')
-      .flatMap(({ stripIds, says, stage }) => [
-        ...(stage === 'measure' ? [] : stripIds),
-        ...('thingId' in says && says.thingId !== undefined ? [says.thingId] : []),
-      ]),
-  )
+  const flagged = useMemo(() => (findings ? flaggedIn(plan) : NONE), [findings, plan])
   const problem = Object.values(unread)[0]
   const blocking =
     layout.spacingIssue === null

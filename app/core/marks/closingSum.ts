@@ -110,7 +110,7 @@ export function closingOf(layout: Layout): ClosingSum | null {
   // a section that overlaps the next by a margin at a bend counts the margin twice
   const shared = row
     .map(({ left }, i) => Math.max(0, (row[i - 1]?.right ?? left) - left))
-    .filter((each) => each > 0)
+    .filter((each) => each > SAME_WITHIN)
   return {
     wall,
     strips: { count: strips, width: only.strips.width },

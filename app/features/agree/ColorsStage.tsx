@@ -86,7 +86,7 @@ export function ColorsStage() {
     <AgreeFrame title={colorText.title}>
       <Beside $panel="400px">
         <Picture>
-          <WallStage rods={false} height="min(52vh, 440px)" />
+          <WallStage rods={false} findings={false} height="min(52vh, 440px)" />
           <section aria-label={colorText.contrast}>
             <h2>{colorText.contrast}</h2>
             {contrasts.length === 0 ? <Soft>{colorText.contrastNone}</Soft> : null}

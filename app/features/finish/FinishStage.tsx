@@ -98,6 +98,7 @@ export function FinishStage() {
         </Heading>
         <WallStage
           rods={false}
+          findings={false}
           over={(frame: Frame) => (shown ? <FinishMarks item={shown} frame={frame} /> : null)}
         />
         {shown ? (

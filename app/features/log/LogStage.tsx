@@ -77,6 +77,7 @@ export function LogStage() {
         </Heading>
         <WallStage
           rods={false}
+          findings={false}
           over={(frame: Frame) => <Spots frame={frame} notes={notes} spot={spot} onPick={setSpot} />}
         />
         <Soft>
