@@ -3,7 +3,7 @@ import { useStore } from 'zustand'
 import { freezeList } from '~/core/asbuilt/freeze'
 import { releaseOf } from '~/core/asbuilt/release'
 import { toRelease } from '~/core/cutting/toRelease'
-import type { Act } from '~/model'
+import type { Act, Released } from '~/model'
 import { newToken } from './saving/browserSaver'
 import { planOf } from './planOf'
 import { useOutbox, useSaver, useWallEditor, useWallNow } from './WallEditor'
@@ -26,7 +26,7 @@ export function useRelease() {
   const acts = useStore(outbox.store, (state) => state.acts)
   const release = useMemo(() => releaseOf(acts), [acts])
   /** Lets the list go to the saw as the wall is by now; its id. */
-  const freeze = useCallback((): string => {
+  const freeze = useCallback((despite?: Released['despite']): string => {
     const now = latest()
     const id = newToken()
     outbox.record({
@@ -34,6 +34,7 @@ export function useRelease() {
       kind: 'released',
       revisions: saver.store.getState().held.map(({ revision }) => revision),
       pieces: freezeList(toRelease(planOf(now), now), outbox.store.getState().acts),
+      ...(despite ? { despite } : {}),
       doneAt: Date.now(),
     })
     return id

@@ -1,4 +1,4 @@
-import { count } from './words'
+import { capital, count } from './words'
 
 /** What the stage of cutting says. */
 export const cutText = {
@@ -9,4 +9,11 @@ export const cutText = {
   notYet: 'Not after all',
   ready: '✓ Ready to cut: the readings close and nothing is in the way.',
   notReady: (open: number) => `Not ready to cut: ${count(open, 'thing')} to settle`,
+  despite: 'Release with things to settle',
+  stillOpen: (open: number) => `${capital(count(open, 'thing'))} to settle first:`,
+  why: 'Reason to release now',
+  whyFirst: 'Enter a reason. It is kept with the list.',
+  notNow: 'Keep working',
+  releasedDespite: (open: number, reason: string) =>
+    `Released with ${count(open, 'thing')} to settle: ${reason}`,
 } as const

@@ -16,6 +16,7 @@ export const sawText = {
   setups: 'In fewest set-ups',
   boards: 'From which board',
   release: 'Release to the saw',
+  releaseAnyway: 'Release anyway',
   releaseWhy: 'Freezes this list: its pieces get names that stay, and what is cut is ticked on it.',
   again: 'Release the list as it is now',
   cutOne: '1 cut',

@@ -42,6 +42,13 @@ export function actSchema() {
       kind: z.literal('released'),
       revisions: z.array(z.number().int().min(0)).max(3),
       pieces: z.array(releasedPieceSchema()).min(1).max(LIMITS.released),
+      /** What was still to settle when it was released all the same, by the findings' keys, and why. */
+      despite: z
+        .strictObject({
+          open: z.array(z.string().min(1).max(140)).min(1).max(LIMITS.despite),
+          reason: z.string().trim().min(1).max(300),
+        })
+        .optional(),
     }),
     /** The piece is cut, or is not after all; it is not up on the wall after all. */
     z.strictObject({ ...ofPiece, kind: z.enum(['pieceCut', 'pieceUncut', 'pieceDown']) }),

@@ -21,6 +21,8 @@ export const LIMITS = {
   /** Joints of one run that are placed by hand; pieces of one release. */
   joints: 12,
   released: 2_000,
+  /** Things still to settle when a list was released all the same. */
+  despite: 60,
   rails: 12,
   rows: 40,
   strips: 400,

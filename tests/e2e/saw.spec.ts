@@ -13,6 +13,12 @@ async function openCut(page: Page, name: string) {
 const fold = (page: Page, name: RegExp) => page.getByRole('button', { name })
 const cutOf = (page: Page) => page.locator('[data-cut-of]')
 
+/** Gives the reason that a list with things to settle asks for. */
+async function releaseAnyway(page: Page, reason: string) {
+  await page.getByRole('textbox', { name: 'Reason to release now' }).fill(reason)
+  await page.getByRole('button', { name: 'Release anyway' }).click()
+}
+
 test('at the desk: a list released, ticked and spoiled; a joint moved, the boards follow; a flawed board; undo takes no tick', async ({
   page,
 }) => {
@@ -22,7 +28,15 @@ test('at the desk: a list released, ticked and spoiled; a joint moved, the board
   const wall = await page.locator('[data-width-in]').boundingBox()
   expect((wall?.width ?? 0) * (wall?.height ?? 0)).toBeGreaterThan(800 * 380)
 
+  // what is still to settle is listed, nothing is released without a reason, and the reason is kept with the list
   await page.getByRole('button', { name: 'Release to the saw' }).first().click()
+  const despite = page.locator('[data-despite]')
+  await expect(despite.getByRole('listitem').first()).toBeVisible()
+  await expect(despite.getByRole('button', { name: 'Release anyway' })).toBeDisabled()
+  await expect(despite).toContainText('Enter a reason')
+  await expect(cutOf(page)).toHaveCount(0)
+  await releaseAnyway(page, 'Measured last week')
+  await expect(page.locator('[data-released-despite]')).toContainText('Measured last week')
   await expect(cutOf(page)).toHaveText('17 to cut')
   const battens = page.locator('[data-pieces~="batten-1"]')
   await battens.getByRole('button', { name: 'Cut: one of A' }).click()
@@ -59,6 +73,7 @@ test('at the desk: a list released, ticked and spoiled; a joint moved, the board
   await expect(joints.getByRole('textbox', { name: /Joint 1/ })).toHaveValue('150 1/16 in')
   await expectSaved(page)
   await page.getByRole('button', { name: 'Release the list as it is now' }).click()
+  await releaseAnyway(page, 'Only the joint has moved')
   await expect(page.locator('[data-since]')).toHaveCount(0)
   await expect(cutOf(page)).toHaveText('1 of 17 cut')
   await page.getByRole('button', { name: 'Undo' }).click()
@@ -141,6 +156,7 @@ test.describe('on a phone', () => {
     const walk = page.getByRole('region', { name: 'One piece at a time' })
     const bar = page.locator('[data-thumb-bar]')
     await bar.getByRole('button', { name: 'Release to the saw' }).click()
+    await releaseAnyway(page, 'Measured last week')
     await expect(page.getByTestId('cut-walk-saw')).toContainText('Change the saw: Saw at 0°, both ends')
     // readable at two meters: about 80 px and more
     const size = await page

@@ -50,6 +50,15 @@ const shorter = (workpiece: Workpiece, by: number): Workpiece => ({
   },
 })
 
+test('a list released with things to settle keeps them and the reason; one that was ready has none', () => {
+  const list = { id: 'a-list-of-1', kind: 'released' as const, doneAt: 1, revisions: [], pieces: [] }
+  const despite = { open: ['readOnce.width'], reason: 'The client waits' }
+  expect(releaseOf([list])?.despite).toBeNull()
+  expect(releaseOf([{ ...list, despite }])?.despite).toEqual(despite)
+  // the list that is released after it stands by itself
+  expect(releaseOf([{ ...list, despite }, { ...list, id: 'a-list-of-2', doneAt: 2 }])?.despite).toBeNull()
+})
+
 describe('a stile ripped to the wall, on a list', () => {
   test('keeps its taper there; made another way since, it is no longer as it was released', () => {
     const fitted = (way: 'rip' | 'scribe') =>

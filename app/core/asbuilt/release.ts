@@ -35,6 +35,8 @@ export interface Release {
   readonly pieces: readonly ReleasedState[]
   /** Pieces of earlier lists that were cut and that this one has no more: names and what they are. */
   readonly leftOver: readonly ReleasedPiece[]
+  /** It was released with something still to settle: what, and why; null where nothing was. */
+  readonly despite: NonNullable<Released['despite']> | null
 }
 
 /** What two pieces are compared by. */
@@ -155,7 +157,7 @@ export function releaseOf(acts: readonly Act[]): Release | null {
   for (const list of before)
     for (const piece of list.pieces) if (!names.has(piece.name)) gone.set(piece.name, piece)
   const leftOver = [...gone.values()].filter((piece) => happened(piece, actsOn(piece, before)).cutAt !== null)
-  return { id: last.id, doneAt: last.doneAt, pieces, leftOver }
+  return { id: last.id, doneAt: last.doneAt, pieces, leftOver, despite: last.despite ?? null }
 }
 
 /** The letters of a name: A of A3. */

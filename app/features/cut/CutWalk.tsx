@@ -30,6 +30,7 @@ import { boardsHolding } from './boardsHolding'
 import { CardCuts, CardHow } from './CardDetails'
 import { useCutActs } from './CutActs'
 import { PieceTicks, ReadTrue } from './PieceTicks'
+import { Releasing } from './Releasing'
 import { rowStates } from './useCutList'
 import { useSetups } from './useSetups'
 
@@ -127,7 +128,7 @@ function changeOf(card: CutCard, before: CutCard | undefined): 'saw' | 'stuff' |
 /** At the saw: one card at a time in the list's order of settings, readable from two meters, ticked and turned by thumb. */
 export function CutWalk({ cards }: { cards: readonly CutCard[] }) {
   const { plan, boards, wording, select } = useWallEditor()
-  const { release, record, freeze } = useCutActs()
+  const { release, record } = useCutActs()
   const awake = useAwake()
   const states = rowStates(release)
   const steps = stepsOf(cards, release)
@@ -271,7 +272,7 @@ export function CutWalk({ cards }: { cards: readonly CutCard[] }) {
             <ThumbDim onPress={() => goTo(at + 1)} aria-label="Card after">
               <ChevronRight size={28} aria-hidden />
             </ThumbDim>
-            <ThumbNext onPress={freeze}>{sawText.release}</ThumbNext>
+            <Releasing as={(press) => <ThumbNext onPress={press}>{sawText.release}</ThumbNext>} />
           </>
         )}
       </Bar>

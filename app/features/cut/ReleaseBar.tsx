@@ -8,11 +8,12 @@ import { Button } from '~/ui/Button'
 import { Fractions } from '~/ui/Fractions'
 import { Row, Soft } from '~/ui/page'
 import { useCutActs } from './CutActs'
+import { Releasing } from './Releasing'
 
 /** Where the list stands: not released, at the saw, or left behind by the layout; and whether all of it is cut. */
 export function ReleaseBar() {
   const { plan } = useWallEditor()
-  const { release, since, freeze, record } = useCutActs()
+  const { release, since, record } = useCutActs()
   const outbox = useOutbox()
   const acts = useStore(outbox.store, (state) => state.acts)
   if (plan.pieces.length === 0 && !release) return null
@@ -21,9 +22,13 @@ export function ReleaseBar() {
     return (
       <section aria-label="The list">
         <Row>
-          <Button $kind="main" onPress={freeze}>
-            {sawText.release}
-          </Button>
+          <Releasing
+            as={(press) => (
+              <Button $kind="main" onPress={press}>
+                {sawText.release}
+              </Button>
+            )}
+          />
           <Button
             $kind="quiet"
             onPress={() => outbox.record({ id: newToken(), kind: cut ? 'uncut' : 'cut', doneAt: Date.now() })}
@@ -47,14 +52,23 @@ export function ReleaseBar() {
           <b data-cut-of>{sawText.cutOf(cut.length, release.pieces.length)}</b>
         )}
       </p>
+      {release.despite ? (
+        <Soft data-released-despite>
+          {cutText.releasedDespite(release.despite.open.length, release.despite.reason)}
+        </Soft>
+      ) : null}
       {since_ ? (
         <>
           <p data-since>
             <Fractions text={since_} />
           </p>
-          <Button $kind="main" onPress={freeze}>
-            {sawText.again}
-          </Button>
+          <Releasing
+            as={(press) => (
+              <Button $kind="main" onPress={press}>
+                {sawText.again}
+              </Button>
+            )}
+          />
         </>
       ) : null}
       <Row>

@@ -5,13 +5,14 @@ import { letterOf, type Release, releasedRows } from '~/core/asbuilt/release'
 import { type CutCard, cutCards } from '~/core/cutting/cutCards'
 import { type PieceAct, useRelease } from '~/editor/useRelease'
 import { useWallEditor } from '~/editor/WallEditor'
+import type { Released } from '~/model'
 
 export interface CutList {
   /** The list at the saw; null where none was released. */
   readonly release: Release | null
   readonly since: SinceRelease | null
   readonly cards: readonly CutCard[]
-  readonly freeze: () => void
+  readonly freeze: (despite?: Released['despite']) => void
   /** Takes down what happened to a piece of the released list. */
   readonly record: (names: readonly string[], act: PieceAct) => void
 }
