@@ -61,7 +61,7 @@ export function finishText(what: FinishWhat, w: Wording, paints: readonly Paint[
     case 'sideTrim':
       return `Put ${count(what.count, 'piece')} of side trim back on`
     case 'drop':
-      return `Drop ${what.number}, arrow up: cut ${sayWithUnit(Math.round(what.cut), w)} from roll ${what.roll}, ${sayWithUnit(what.width, w)} wide`
+      return `Drop ${what.number}, arrow up: cut ${sayWithUnit(Math.round(what.cut), w)} from roll ${what.roll} as its cut ${what.turn}, ${sayWithUnit(what.width, w)} wide`
     case 'panel':
       return `Panel ${what.number}, arrow up`
     case 'touchUp':

@@ -41,6 +41,8 @@ export type FinishWhat =
       readonly cut: number
       readonly width: number
       readonly roll: number
+      /** Which of its roll’s drops it is cut as: the order of cutting is not always that of hanging. */
+      readonly turn: number
     }
   | { readonly kind: 'panel'; readonly number: number; readonly fit: MuralFit }
 
@@ -203,7 +205,7 @@ export function finishList(
       if (drop)
         add(
           `drop-${number}`,
-          { kind: 'drop', number, cut: drop.cut, width: paper.paper.width, roll: drop.roll },
+          { kind: 'drop', number, cut: drop.cut, width: paper.paper.width, roll: drop.roll, turn: drop.turn },
           { areas: [polygon], after },
         )
     }

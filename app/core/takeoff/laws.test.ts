@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import fc from 'fast-check'
 import { inches } from '~/length'
 import { inForce, USUAL_WORK, withDesign } from '~/model'
-import { anyMeetingWall, runs } from '../../../tests/anyWall'
+import { anyMeetingWall, met, runs } from '../../../tests/anyWall'
 import { computePlan } from '../computePlan'
 import { readJobFile } from '../files/readJobFile'
 import { isInside, signedArea } from '../geometry'
@@ -11,6 +11,7 @@ import { heldBy } from './fixings'
 import { jobFacts } from './jobFacts'
 import { costOf, packsFor } from './packs'
 import { cutDrops } from './papering'
+import { beginsAt, fewestRolls } from './rolls'
 import { seamsOf } from './seams'
 import { takeOff } from './supplies'
 import { wallFacts } from './wallFacts'
@@ -131,6 +132,38 @@ describe('packs', () => {
     )
   })
 
+  it('hold large amounts at the least cost too, and without prices with the least left over and the fewest', () => {
+    const anySizes = fc.array(fc.integer({ min: 1, max: 60 }), { minLength: 1, maxLength: 4 })
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 600, max: 6_000 }),
+        anySizes,
+        fc.array(fc.integer({ min: 1, max: 900 }), { minLength: 4, maxLength: 4 }),
+        (amount, sizes, prices) => {
+          const priced = sizes.map((size, i) => ({ size, price: prices[i] ?? 1 }))
+          const least: number[] = [0]
+          for (let n = 1; n <= amount; n++)
+            least[n] = Math.min(
+              ...priced.map(({ size, price }) => (least[Math.max(0, n - size)] ?? 0) + price),
+            )
+          expect(costOf(packsFor(amount, priced))).toBe(least[amount])
+          // without prices: the least amount that some packs make, and the fewest that make it
+          const fewest: number[] = [0]
+          for (let n = 1; n <= amount + 60; n++)
+            fewest[n] = Math.min(Infinity, ...sizes.map((size) => (fewest[n - size] ?? Infinity) + 1))
+          const held = fewest.findIndex((count, n) => n >= amount && count < Infinity)
+          const found = packsFor(
+            amount,
+            sizes.map((size) => ({ size, price: null })),
+          )
+          expect(found.reduce((sum, { size, count }) => sum + size * count, 0)).toBe(held)
+          expect(found.reduce((sum, { count }) => sum + count, 0)).toBe(fewest[held])
+        },
+      ),
+      { numRuns: runs(60) },
+    )
+  })
+
   it('are none for nothing, and have no price where one is not known', () => {
     expect(packsFor(0, [{ size: 5, price: 100 }])).toEqual([])
     expect(costOf(packsFor(12, [{ size: 5, price: null }]))).toBeNull()
@@ -160,6 +193,68 @@ describe('drops of paper', () => {
       ),
       { numRuns: runs(120) },
     )
+  })
+})
+
+describe('rolls of paper', () => {
+  /** The fewest rolls over every order of the drops, one after the other from roll to roll. */
+  function fewestByBruteForce(
+    drops: readonly { own: number; phase: number }[],
+    roll: number,
+    repeat: number,
+  ) {
+    let best = Infinity
+    const go = (left: readonly number[], rolls: number, used: number) => {
+      if (rolls >= best) return
+      if (left.length === 0) {
+        best = rolls
+        return
+      }
+      for (const i of left) {
+        const { own, phase } = drops[i] ?? { own: 0, phase: 0 }
+        const rest = left.filter((each) => each !== i)
+        const to = beginsAt(used, phase, repeat) + own
+        if (rolls > 0 && to <= roll + 1e-6) go(rest, rolls, to)
+        else go(rest, rolls + 1, beginsAt(0, phase, repeat) + own)
+      }
+    }
+    go([...drops.keys()], 0, 0)
+    return best
+  }
+
+  it('are as few as over every order of the drops, straight, half or without a repeat', () => {
+    let fewer = 0
+    fc.assert(
+      fc.property(
+        fc.array(fc.integer({ min: 20, max: 90 }), { minLength: 1, maxLength: 6 }),
+        fc.integer({ min: 0, max: 30 }),
+        fc.constantFrom('straight' as const, 'half' as const),
+        (heights, repeat, match) => {
+          const paper = { roll: inches(220), height: inches(repeat), match, over: inches(2) }
+          const { rolls, drops } = cutDrops(heights.map(inches), paper)
+          const wanted = heights.map((height, i) => ({
+            own: inches(height + 4),
+            phase: match === 'half' && repeat > 0 && i % 2 === 1 ? inches(repeat) / 2 : 0,
+          }))
+          expect(rolls).toBe(fewestByBruteForce(wanted, inches(220), inches(repeat)))
+          // each has its turn on its roll, and all are hung in order
+          expect(drops.map(({ number }) => number)).toEqual(heights.map((_, i) => i + 1))
+          const turns = drops.map(({ roll, turn }) => `${roll} ${turn}`)
+          expect(new Set(turns).size).toBe(turns.length)
+          if (drops.some((drop, i) => i > 0 && drop.roll < (drops[i - 1]?.roll ?? 0))) fewer += 1
+        },
+      ),
+      { numRuns: runs(150) },
+    )
+    expect(fewer).toBeGreaterThan(met(1))
+  })
+
+  // worked by hand, 33 long in half drops of 40: hung 1, 2, 3, 4 they begin at 0, 60, 120 and 180, past the end of the roll; cut 1, 3, 2, 4
+  // at 0, 40, 100 and 140, and end at 173
+  it('one roll where hanging order needs two', () => {
+    const drops = Array.from({ length: 4 }, (_, i) => ({ own: 33, phase: i % 2 === 1 ? 20 : 0 }))
+    expect(fewestRolls(drops, 175, 40)).toEqual([[0, 2, 1, 3]])
+    expect(fewestRolls(drops, 172, 40)).toHaveLength(2)
   })
 })
 

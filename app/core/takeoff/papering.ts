@@ -1,6 +1,7 @@
 import type { Paper } from '~/model'
 import { boundsOf, type Polygon } from '../geometry'
 import { paperDrops } from '../agree/paperDrops'
+import { beginsAt, fewestRolls } from './rolls'
 
 /** One drop as it is cut from its roll. */
 export interface CutDrop {
@@ -10,49 +11,46 @@ export interface CutDrop {
   readonly height: number
   readonly cut: number
   readonly roll: number
+  /** Which of its roll's drops it is, in the order they are cut. */
+  readonly turn: number
 }
 
 export interface Papering {
+  /** In the order they are hung. */
   readonly drops: readonly CutDrop[]
   readonly rolls: number
   /** Rolls whose length is less than a drop: none can be cut. */
   readonly tooShort: boolean
 }
 
-const up = (length: number, repeat: number) =>
-  repeat > 0 ? Math.ceil(length / repeat - 1e-9) * repeat : length
-
 /**
- * Cuts drops from rolls, one after the other. Each is as high as its place and runs over at head and foot; with a straight repeat a
- * drop takes the next whole repeat, and the roll's last one only its own length; with a half drop each second one begins half a
- * repeat on, on the roll it comes from. Lengths in nanometers. Common practice, no source.
+ * Cuts drops from rolls, as few as do. Each is as high as its place and runs over at head and foot; with a straight repeat a drop takes the
+ * next whole repeat, and the roll's last one only its own length; with a half drop each second one that is hung begins half a repeat on, on
+ * the roll it comes from. They are cut as they are hung where no other order needs fewer rolls. Lengths in nanometers. Common practice, no
+ * source.
  */
 export function cutDrops(
   heights: readonly number[],
   paper: Pick<Paper, 'roll' | 'height' | 'match' | 'over'>,
 ): Papering {
   const { roll, height: repeat, match, over } = paper
-  const drops: CutDrop[] = []
-  let rolls = 0
-  let used = Infinity
-  let tooShort = false
-  for (const [i, height] of heights.entries()) {
-    const own = height + 2 * over
-    const phase = match === 'half' && repeat > 0 && i % 2 === 1 ? repeat / 2 : 0
-    /** Where the pattern begins as this drop needs it, from a place on the roll on. */
-    const beginsAt = (from: number) => (repeat > 0 ? up(from - phase, repeat) + phase : from)
-    let begin = rolls === 0 ? Infinity : beginsAt(used)
-    if (begin + own > roll + 1e-6) {
-      rolls += 1
-      begin = beginsAt(0)
-      if (begin + own > roll + 1e-6) tooShort = true
-    }
-    const end = begin + own
-    const from = rolls > 0 && drops.at(-1)?.roll === rolls ? used : 0
-    drops.push({ number: i + 1, height, cut: end - from, roll: rolls })
-    used = end
-  }
-  return { drops, rolls, tooShort }
+  const wanted = heights.map((height, i) => ({
+    own: height + 2 * over,
+    phase: match === 'half' && repeat > 0 && i % 2 === 1 ? repeat / 2 : 0,
+  }))
+  const tooShort = wanted.some(({ own, phase }) => own + phase > roll + 1e-6)
+  const onRolls = fewestRolls(wanted, roll, repeat)
+  const drops = onRolls.flatMap((of, i) => {
+    let used = 0
+    return of.map((index, turn): CutDrop => {
+      const { own, phase } = wanted[index] ?? { own: 0, phase: 0 }
+      const end = beginsAt(used, phase, repeat) + own
+      const cut = end - used
+      used = end
+      return { number: index + 1, height: heights[index] ?? 0, cut, roll: i + 1, turn: turn + 1 }
+    })
+  })
+  return { drops: drops.sort((a, b) => a.number - b.number), rolls: onRolls.length, tooShort }
 }
 
 /** How high each drop over an outline is, in the order they are hung. */
