@@ -8,6 +8,7 @@ import { isMissing, isOpening } from '../survey/obstacles'
 import { backerSheet } from './backerSheet'
 import { gangsOf, holeBounds, holeOf } from './boxHole'
 import { seamPlaces } from './seamPlaces'
+import { sheetCount } from './sheetCount'
 
 interface Box {
   readonly left: number
@@ -63,7 +64,7 @@ export interface Panels {
   readonly turned: 'upright' | 'level'
   readonly panels: readonly Panel[]
   readonly seams: readonly Seam[]
-  /** Sheets they are cut from, one beside the other as they come: a count that holds, not the least proven. */
+  /** Sheets they are cut from: the fewest where few panels share sheets, else a count that holds. */
   readonly sheets: number
   readonly plates: readonly { readonly thingId: string; readonly kind: ThingKind; readonly gangs: number }[]
 }
@@ -128,24 +129,6 @@ export function fromBack(cut: PanelCut): PanelCut {
 /** By how much the measures of a cut-out miss the panel, one way: nothing where the pair closes. */
 export function pairMisses(first: number, size: number, second: number, panel: number): number {
   return first + size + second - panel
-}
-
-/** How many sheets panels take, cut side by side in rows as they come, the tallest first. */
-function sheetsFor(panels: readonly Panel[], sheet: { width: number; height: number }, kerf: number): number {
-  const rows: { height: number; left: number; sheet: number }[] = []
-  const sheets: number[] = []
-  for (const { width, height } of [...panels].sort((a, b) => b.height - a.height)) {
-    const row = rows.find((each) => each.height >= height && each.left >= width)
-    if (row) {
-      row.left -= width + kerf
-      continue
-    }
-    const on = sheets.findIndex((left) => left >= height)
-    const index = on >= 0 ? on : sheets.push(sheet.height) - 1
-    sheets[index] = (sheets[index] ?? 0) - height - kerf
-    rows.push({ height, left: sheet.width - width - kerf, sheet: index })
-  }
-  return sheets.length
 }
 
 /**
@@ -291,7 +274,7 @@ export function panelsOf(
       turned: chosen.turned,
       panels,
       seams,
-      sheets: sheetsFor(panels, sizes[chosen.turned], workpiece.settings.shop.kerf),
+      sheets: sheetCount(panels, sizes[chosen.turned], workpiece.settings.shop.kerf),
       plates: openings
         .filter(
           ({ thing, box }) =>
