@@ -2,6 +2,7 @@ import type { SinceRelease } from '~/core/asbuilt/freeze'
 import type { CutCard, HandWork, SawCut } from '~/core/cutting/cutCards'
 import type { OtherWay, SawSetting } from '~/core/cutting/sawSetting'
 import type { SetupPlan, Stop, Visit } from '~/core/cutting/setups'
+import { edgesOf } from '~/core/pieces'
 import { type Length, nearestNanometer } from '~/length'
 import type { Tool } from '~/model'
 import { numbersText } from './alikeText'
@@ -196,9 +197,42 @@ export function spoiledText(times: number, from: 'spare' | 'board'): string {
   return `Spoiled ${times === 1 ? 'once' : `${times} times`}, to be cut again from ${from === 'board' ? 'a new board' : 'what is left of one'}.`
 }
 
-/** 34 1/8 between the short points. */
-export function shortPointText(short: Length, w: Wording): string {
-  return short > 0 ? `${say(short, w)} short point to short point` : 'runs to a point, with no short edge'
+/** How long a piece is along its edges, where they or its tips differ; null for a piece that is square at both ends. */
+export function edgesText(card: Parameters<typeof edgesOf>[0], w: Wording): string | null {
+  const { left, right, straight } = edgesOf(card)
+  const same = say(left, w) === say(right, w)
+  const tips = straight ? '' : `; ${sayWithUnit(card.longLength, w)} from tip to tip`
+  if (same && straight) return null
+  if (left === 0 || right === 0) return `runs to a point, with no short edge${tips}`
+  return same
+    ? `${sayWithUnit(left, w)} along each edge, long point to short point${tips}`
+    : straight
+      ? `long edge ${say(Math.max(left, right), w)}, short edge ${sayWithUnit(Math.min(left, right), w)}`
+      : `left edge ${say(left, w)}, right edge ${sayWithUnit(right, w)}, each long point to short point${tips}`
+}
+
+/** The lengths written along the two edges of a drawn piece: the left one, and the right one where it differs. */
+export function edgeTexts(
+  card: Parameters<typeof edgesOf>[0],
+  w: Wording,
+): { readonly left: string; readonly right: string | null } {
+  const { left, right, measured, straight } = edgesOf(card)
+  if (straight && say(left, w) === say(right, w)) return { left: sayWithUnit(measured, w), right: null }
+  return { left: left === 0 ? '' : sayWithUnit(left, w), right: right === 0 ? '' : sayWithUnit(right, w) }
+}
+
+/** What of a row is more than two square cuts, in a few words: rip, slant, notches, laps, a tapered edge. */
+export function workTags({ row, rip, start, end }: CutCard, w: Wording): string[] {
+  const swings = [...new Set([...start, ...end].map(({ swingDeg }) => swingDeg))].filter((deg) => deg > 0)
+  const many = (n: number, one: string) =>
+    n === 0 ? [] : [n === 1 ? one : `${n} ${one.replace(/ch$/, 'che')}s`]
+  return [
+    ...(rip ? [`ripped to ${sayWithUnit(rip.to, w)}`] : []),
+    ...swings.map((deg) => `slant ${degreesText(deg)}`),
+    ...many(row.notches.length, 'notch'),
+    ...many(row.laps.length, 'half-lap'),
+    ...(row.taper ? [`${row.taper.by === 'rip' ? 'ripped' : 'scribed'} to the wall`] : []),
+  ]
 }
 
 export const labelText = {

@@ -10,6 +10,7 @@ import type { EndCut } from '../pieces'
 import { cardGroups, cutCards, toolFor } from './cutCards'
 import { sawTrips } from './openings'
 import { otherWay, sawLimits, settingKey, settingsOf } from './sawSetting'
+import { edgesOf } from '../pieces'
 import { planSetups, sawRows } from './setups'
 import { toRelease } from './toRelease'
 
@@ -179,7 +180,7 @@ describe('cards', () => {
           expect(lengths).toBeGreaterThanOrEqual(firsts)
           const stop = setups.visits[lengths]?.stop
           expect(stop).toEqual(
-            advice.advice === 'batch' ? { kind: 'length', length: row.cutLength } : { kind: 'away' },
+            advice.advice === 'batch' ? { kind: 'length', length: edgesOf(row).measured } : { kind: 'away' },
           )
         }
         const counted = setups.visits.reduce((sum, visit, i) => {

@@ -1,15 +1,18 @@
+import type { Length } from '~/length'
 import type { Material } from '~/model'
-import type { CutRow } from '../pieces'
+import { type CutRow, edgesOf } from '../pieces'
 import { makeOf } from '../stock/preparing'
 import type { BatchAdvice } from './batchAdvice'
 import { type SawLimits, type SawSetting, settingKey, settingsOf, turnedOver } from './sawSetting'
 import { type SetupJob, setupOrder } from './setupOrder'
 
 /** A row of the list as the saw has it: what it is cut to and whether its length is a stop's or a mark's. */
-export type SawRow = Pick<CutRow, 'label' | 'start' | 'end' | 'faceWidth' | 'cutLength'> & {
+export type SawRow = Pick<CutRow, 'label' | 'start' | 'end' | 'faceWidth'> & {
   readonly advice: BatchAdvice['advice']
   /** Its face allows it to lie face down, so that a cut of one hand is made at the setting of the other. */
   readonly turns: boolean
+  /** What its stop is set to: the length one measures the piece by. */
+  readonly stop: Length
 }
 
 /** The rows of some cards as the saw has them. */
@@ -18,14 +21,14 @@ export function sawRows(
   materials: readonly Material[],
 ): SawRow[] {
   const square = new Set(materials.flatMap((each) => (makeOf(each)?.profile === 'square' ? [each.id] : [])))
-  return cards.map(({ row: { label, start, end, faceWidth, cutLength, materialId }, advice }) => ({
-    label,
-    start,
-    end,
-    faceWidth,
-    cutLength,
+  return cards.map(({ row, advice }) => ({
+    label: row.label,
+    start: row.start,
+    end: row.end,
+    faceWidth: row.faceWidth,
     advice: advice.advice,
-    turns: square.has(materialId),
+    turns: square.has(row.materialId),
+    stop: edgesOf(row).measured,
   }))
 }
 
@@ -100,7 +103,7 @@ export function planSetups(
     const { start, end } = rowSettings(row, saw)
     const away: Stop = { kind: 'away' }
     const firsts = start.map((at) => add(row, at, { where: away, isFirst: true, after: [] }))
-    const where: Stop = row.advice === 'batch' ? { kind: 'length', length: row.cutLength } : away
+    const where: Stop = row.advice === 'batch' ? { kind: 'length', length: row.stop } : away
     for (const at of end) add(row, at, { where, isFirst: false, after: firsts })
   }
   const { steps, count, bound, proven } = setupOrder(jobs, how)

@@ -1,6 +1,7 @@
 export * from './endCut'
 export * from './piece'
 export * from './card'
+export * from './edges'
 export * from './splitRun'
 export * from './cutList'
 export * from './meetObstacles'

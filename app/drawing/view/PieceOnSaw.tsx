@@ -18,8 +18,8 @@ export function PieceOnSaw({
   card: PieceCard
   width: number
   height: number
-  /** Written at the two long points, and above the middle. */
-  texts: { readonly long: string; readonly short: string | null }
+  /** Written along the left edge, which lies up, and along the right one where it differs; what is beside its lengths last. */
+  texts: { readonly left: string; readonly right: string | null }
 }) {
   const inner = height - 46
   const scale = inner / card.faceWidth
@@ -39,7 +39,14 @@ export function PieceOnSaw({
         { id: 'start', place: atLeft, from: 0, to: middle - BREAK / 2 },
         { id: 'end', place: atRight, from: middle + BREAK / 2, to: width },
       ]
-  const [from, to] = whole ? [atLeft(0), atLeft(card.longLength)] : [SIDE, width - SIDE]
+  // the two edges, each drawn with its own length
+  const edge = (at: number): [number, number] => {
+    const xs = face.filter((point) => Math.abs(point.y - at) < 1).map((point) => point.x)
+    const [low, high] = xs.length > 1 ? [Math.min(...xs), Math.max(...xs)] : [0, card.longLength]
+    return whole ? [atLeft(low), atLeft(high)] : [atLeft(low), atRight(high)]
+  }
+  const [from, to] = edge(card.faceWidth)
+  const [lowFrom, lowTo] = edge(0)
   return (
     <svg
       width="100%"
@@ -113,9 +120,16 @@ export function PieceOnSaw({
         strokeWidth={6}
         paintOrder="stroke"
       >
-        {texts.long}
+        {texts.left}
       </text>
-      {texts.short ? (
+      {texts.right ? (
+        <g stroke="var(--chalk)" strokeWidth={1.5}>
+          <line x1={lowFrom} x2={lowTo} y1={height - 7} y2={height - 7} />
+          <line x1={lowFrom} x2={lowFrom} y1={height - 15} y2={height - 2} />
+          <line x1={lowTo} x2={lowTo} y1={height - 15} y2={height - 2} />
+        </g>
+      ) : null}
+      {texts.right ? (
         <text
           x={width / 2}
           y={height - 2}
@@ -126,7 +140,7 @@ export function PieceOnSaw({
           strokeWidth={5}
           paintOrder="stroke"
         >
-          {texts.short}
+          {texts.right}
         </text>
       ) : null}
     </svg>

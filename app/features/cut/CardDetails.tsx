@@ -8,6 +8,7 @@ import {
   batchText,
   capital,
   creepText,
+  edgesText,
   endCutName,
   endSettingText,
   fixingText,
@@ -41,6 +42,7 @@ function flatAlike(pieces: readonly Piece[], workpiece: Workpiece) {
 export function CardCuts({ card }: { card: CutCard }) {
   const { wording } = useWallEditor()
   const { row, start, end } = card
+  const edges = edgesText(row, wording)
   const others = [...start, ...end].flatMap(({ other }) => (other ? [other] : []))
   return (
     <>
@@ -57,6 +59,11 @@ export function CardCuts({ card }: { card: CutCard }) {
       <Small data-saw>
         On the saw, start: <b>{endSettingText(start)}</b>, end: <b>{endSettingText(end)}</b>.
       </Small>
+      {edges ? (
+        <Small data-edges>
+          <Fractions text={`${capital(edges)}.`} />
+        </Small>
+      ) : null}
       {others.length > 0 ? (
         <Small data-other-way>
           <Fractions text={`${capital(otherWayText(others[0] ?? { way: 'mate' }))}.`} />

@@ -4,9 +4,9 @@ import { Button as AriaButton } from 'react-aria-components'
 import { styled } from 'styled-components'
 import type { CutCard } from '~/core/cutting/cutCards'
 import type { ReleasedState } from '~/core/asbuilt/release'
-import type { Piece } from '~/core/pieces'
+import { edgesOf, type Piece } from '~/core/pieces'
 import { useWallEditor } from '~/editor/WallEditor'
-import { batchText, listed, materialName, sawText, say, rowNames } from '~/messages'
+import { batchText, listed, materialName, sawText, say, rowNames, workTags } from '~/messages'
 import { Button } from '~/ui/Button'
 import { Fractions } from '~/ui/Fractions'
 import { Row, Soft } from '~/ui/page'
@@ -99,6 +99,7 @@ function CutRowPlain({ card, pieces, lit, state, details, onPick, onCut }: CutRo
   const { wording } = useWallEditor()
   const { row, advice } = card
   const many = row.pieceIds.length
+  const tags = workTags(card, wording)
   const cut = state?.cut.length ?? 0
   const done = state !== null && cut === state.names.length
   const open = state?.names.filter((name) => !state.cut.includes(name)) ?? []
@@ -120,10 +121,15 @@ function CutRowPlain({ card, pieces, lit, state, details, onPick, onCut }: CutRo
               {batchText(advice, wording).name}
               {state && cut > 0 && !done ? ` · ${sawText.cutOf(cut, many)}` : ''}
             </small>
+            {tags.length > 0 ? (
+              <small data-work-tags>
+                <Fractions text={tags.join(' · ')} />
+              </small>
+            ) : null}
           </What>
           <Long>
             <span className="number">
-              <Fractions text={say(row.cutLength, wording)} />
+              <Fractions text={say(edgesOf(row).measured, wording)} />
             </span>{' '}
             <small>× {many}</small>
           </Long>

@@ -4,6 +4,7 @@ import { styled } from 'styled-components'
 import type { Release, ReleasedState } from '~/core/asbuilt/release'
 import type { CutCard } from '~/core/cutting/cutCards'
 import { sawTrips } from '~/core/cutting/openings'
+import { edgesOf } from '~/core/pieces'
 import { useAwake } from '~/editor/useAwake'
 import { useWallEditor } from '~/editor/WallEditor'
 import {
@@ -16,7 +17,8 @@ import {
   sawText,
   say,
   setupsText,
-  shortPointText,
+  edgesText,
+  edgeTexts,
   visitOfText,
   rowNames,
 } from '~/messages'
@@ -164,6 +166,7 @@ export function CutWalk({ cards }: { cards: readonly CutCard[] }) {
     goTo(later >= 0 ? later : any >= 0 ? any : at)
   }
   const batch = batchText(card.advice, wording)
+  const edges = edgesText(row, wording)
   const done = release !== null && left.length === 0
   const many = open ? 1 : row.pieceIds.length
   return (
@@ -182,19 +185,19 @@ export function CutWalk({ cards }: { cards: readonly CutCard[] }) {
         {groupSettingText(card.start, card.end)}. <Fractions text={materialName(row.materialId, wording)} />
       </Stands>
       <Length data-testid="cut-walk-length" aria-live="polite">
-        <Fractions text={say(row.cutLength, wording)} />
+        <Fractions text={say(edgesOf(row).measured, wording)} />
       </Length>
       <WalkSoft>
-        {say(row.shortLength, wording) !== say(row.longLength, wording) ? (
+        {edges ? (
           <>
-            <Fractions text={shortPointText(row.shortLength, wording)} />.{' '}
+            <Fractions text={edges} />.{' '}
           </>
         ) : null}
         {rowNames(pieces, wording) || listed(details.map(({ piece }) => piece.name))}
         {from.length > 0 ? `. ${fromBoardsText(from)}` : ''}
       </WalkSoft>
       <Drawing>
-        <PieceOnSaw card={row} width={330} height={92} texts={{ long: '', short: null }} />
+        <PieceOnSaw card={row} width={330} height={92} texts={edgeTexts(row, wording)} />
         <b>{batch.name}</b>
       </Drawing>
       <WalkSoft role="status">
@@ -234,7 +237,7 @@ export function CutWalk({ cards }: { cards: readonly CutCard[] }) {
                   {each.open ? '' : `, × ${each.card.row.pieceIds.length}`}
                 </span>
                 <b>
-                  <Fractions text={say(each.card.row.cutLength, wording)} />
+                  <Fractions text={say(edgesOf(each.card.row).measured, wording)} />
                 </b>
               </li>
             ))}

@@ -1,15 +1,16 @@
 import { styled } from 'styled-components'
 import type { CutCard } from '~/core/cutting/cutCards'
+import { edgesOf } from '~/core/pieces'
 import { useWallEditor } from '~/editor/WallEditor'
 import { PieceOnSaw } from '~/drawing/view/PieceOnSaw'
 import {
+  edgesText,
+  edgeTexts,
   fromBoardsText,
   groupSettingText,
   leftText,
   sawText,
   say,
-  sayWithUnit,
-  shortPointText,
   rowNames,
 } from '~/messages'
 import { Fractions } from '~/ui/Fractions'
@@ -50,30 +51,25 @@ export function InHand({ card }: { card: CutCard | null }) {
       </Panel>
     )
   const { row, start, end } = card
+  const edges = edgesText(row, wording)
   const own = new Set(row.pieceIds)
   const on = boardsHolding(own, boards)
   const [board] = on
   const pieces = plan.pieces.filter(({ id }) => own.has(id))
   return (
     <Panel aria-label={sawText.inHand} data-in-hand={row.label}>
-      <PieceOnSaw
-        card={row}
-        width={600}
-        height={150}
-        texts={{
-          long: sayWithUnit(row.cutLength, wording),
-          short:
-            say(row.shortLength, wording) !== say(row.longLength, wording)
-              ? shortPointText(row.shortLength, wording)
-              : null,
-        }}
-      />
+      <PieceOnSaw card={row} width={600} height={150} texts={edgeTexts(row, wording)} />
       <Facts>
         <b>
-          {row.label} · <Fractions text={say(row.cutLength, wording)} /> × {row.pieceIds.length}
+          {row.label} · <Fractions text={say(edgesOf(row).measured, wording)} /> × {row.pieceIds.length}
         </b>
         <span>{rowNames(pieces, wording)}</span>
         <span>{groupSettingText(start, end)}</span>
+        {edges ? (
+          <span data-edges>
+            <Fractions text={edges} />
+          </span>
+        ) : null}
         {board ? (
           <Soft>
             {fromBoardsText(on.map(({ number }) => number))}

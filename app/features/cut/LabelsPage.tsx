@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react'
 import { styled } from 'styled-components'
 import { kitOf } from '~/core/marks/kit'
+import { edgesOf } from '~/core/pieces'
 import { useWallEditor } from '~/editor/WallEditor'
 import {
   endSettingText,
@@ -98,7 +99,7 @@ export function LabelsPage() {
         {seen.map(({ id, card, name, where }) => (
           <Label key={id} data-label={name}>
             <b>
-              {name} · <Fractions text={sayWithUnit(card.row.cutLength, wording)} />
+              {name} · <Fractions text={sayWithUnit(edgesOf(card.row).measured, wording)} />
             </b>
             <span>
               {identity.name}: {where}

@@ -13,6 +13,7 @@ import {
   ticketText,
 } from '~/messages'
 import { breakDowns } from '~/core/sheets/stripSheets'
+import { edgesOf } from '~/core/pieces'
 import { LinkButton } from '~/ui/Button'
 import { Fractions } from '~/ui/Fractions'
 import { Soft } from '~/ui/page'
@@ -91,7 +92,7 @@ export function TicketPage() {
                   <Fractions text={sayWithUnit(rip?.to ?? 0, wording)} />
                 </td>
                 <td className="number">
-                  <Fractions text={sayWithUnit(row.cutLength, wording)} />
+                  <Fractions text={sayWithUnit(edgesOf(row).measured, wording)} />
                 </td>
                 <td className="number">{row.pieceIds.length}</td>
               </tr>

@@ -1,4 +1,4 @@
-import { isSmall } from '~/core/pieces'
+import { edgesOf, isSmall } from '~/core/pieces'
 import { type CutCard, cardGroups } from '~/core/cutting/cutCards'
 import { sawLimits } from '~/core/cutting/sawSetting'
 import { rowFixings } from '~/core/cutting/fixing'
@@ -8,6 +8,7 @@ import {
   batchText,
   capital,
   creepText,
+  edgesText,
   endCutName,
   endSettingText,
   fixingText,
@@ -25,7 +26,6 @@ import {
   say,
   sayWithUnit,
   setupsText,
-  shortPointText,
   visitText,
   WORK_CAUTIONS,
   workText,
@@ -102,9 +102,9 @@ export function cutSheet(flow: Flow, planned: PlannedWall, clock: number): void 
         return [
           row.label,
           `${row.pieceIds.length} × ${where}${own.length > 0 && own.length <= 12 ? ` (${own.join(', ')})` : ''}`,
-          say(row.shortLength, wording) !== say(row.longLength, wording)
-            ? `${sayWithUnit(row.cutLength, wording)}; ${shortPointText(row.shortLength, wording)}`
-            : sayWithUnit(row.cutLength, wording),
+          [sayWithUnit(edgesOf(row).measured, wording), edgesText(row, wording)]
+            .filter((text) => text !== null)
+            .join('; '),
           endsOf(card, planned),
           howOf(card, pieces, planned),
         ]
