@@ -32,7 +32,7 @@ import { boardsHolding } from './boardsHolding'
 import { CardCuts, CardHow } from './CardDetails'
 import { useCutActs } from './CutActs'
 import { PieceTicks, ReadTrue } from './PieceTicks'
-import { Releasing } from './Releasing'
+import { useReleasing } from './Releasing'
 import { rowStates } from './useCutList'
 import { useSetups } from './useSetups'
 
@@ -131,6 +131,7 @@ function changeOf(card: CutCard, before: CutCard | undefined): 'saw' | 'stuff' |
 export function CutWalk({ cards }: { cards: readonly CutCard[] }) {
   const { plan, boards, wording, select } = useWallEditor()
   const { release, record } = useCutActs()
+  const releasing = useReleasing()
   const awake = useAwake()
   const states = rowStates(release)
   const steps = stepsOf(cards, release)
@@ -176,6 +177,7 @@ export function CutWalk({ cards }: { cards: readonly CutCard[] }) {
           <Check size={24} aria-hidden /> {sawText.allDone(release.pieces.length)}
         </Far>
       ) : null}
+      {releasing.form}
       <Far data-testid="cut-walk-where">
         {open ? open.piece.name : row.label} · × {many}
         <small>{sawText.card(at + 1, steps.length)}</small>
@@ -275,7 +277,7 @@ export function CutWalk({ cards }: { cards: readonly CutCard[] }) {
             <ThumbDim onPress={() => goTo(at + 1)} aria-label="Card after">
               <ChevronRight size={28} aria-hidden />
             </ThumbDim>
-            <Releasing as={(press) => <ThumbNext onPress={press}>{sawText.release}</ThumbNext>} />
+            <ThumbNext onPress={releasing.press}>{sawText.release}</ThumbNext>
           </>
         )}
       </Bar>

@@ -8,12 +8,13 @@ import { Button } from '~/ui/Button'
 import { Fractions } from '~/ui/Fractions'
 import { Row, Soft } from '~/ui/page'
 import { useCutActs } from './CutActs'
-import { Releasing } from './Releasing'
+import { useReleasing } from './Releasing'
 
 /** Where the list stands: not released, at the saw, or left behind by the layout; and whether all of it is cut. */
 export function ReleaseBar() {
   const { plan } = useWallEditor()
   const { release, since, record } = useCutActs()
+  const releasing = useReleasing()
   const outbox = useOutbox()
   const acts = useStore(outbox.store, (state) => state.acts)
   if (plan.pieces.length === 0 && !release) return null
@@ -21,14 +22,13 @@ export function ReleaseBar() {
     const cut = isCut(acts)
     return (
       <section aria-label="The list">
+        {releasing.form}
         <Row>
-          <Releasing
-            as={(press) => (
-              <Button $kind="main" onPress={press}>
-                {sawText.release}
-              </Button>
-            )}
-          />
+          {releasing.form ? null : (
+            <Button $kind="main" onPress={releasing.press}>
+              {sawText.release}
+            </Button>
+          )}
           <Button
             $kind="quiet"
             onPress={() => outbox.record({ id: newToken(), kind: cut ? 'uncut' : 'cut', doneAt: Date.now() })}
@@ -62,13 +62,11 @@ export function ReleaseBar() {
           <p data-since>
             <Fractions text={since_} />
           </p>
-          <Releasing
-            as={(press) => (
-              <Button $kind="main" onPress={press}>
-                {sawText.again}
-              </Button>
-            )}
-          />
+          {releasing.form ?? (
+            <Button $kind="main" onPress={releasing.press}>
+              {sawText.again}
+            </Button>
+          )}
         </>
       ) : null}
       <Row>

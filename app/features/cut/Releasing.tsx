@@ -1,4 +1,5 @@
 import { useState } from 'react'
+import { styled } from 'styled-components'
 import { blocking } from '~/core/findings/surveyFindings'
 import { useWallEditor } from '~/editor/WallEditor'
 import { cutText, findingText, sawText } from '~/messages'
@@ -6,21 +7,40 @@ import { Button } from '~/ui/Button'
 import { Fractions } from '~/ui/Fractions'
 import { Row } from '~/ui/page'
 import { TextBox } from '~/ui/TextBox'
+import { space } from '~/ui/theme'
 import { useCutActs } from './CutActs'
+
+const Asked = styled.section`
+  display: grid;
+  gap: ${space.s};
+  padding: ${space.m};
+  border-left: 4px solid var(--red);
+  background: var(--red-wash);
+  color: var(--ink);
+  & ul {
+    list-style: disc;
+    padding-left: 18px;
+  }
+`
 
 /**
  * Sends the list to the saw: at once where it is ready, and else with what is still to settle and a reason, which is kept with the list.
- * `as` draws the button that starts it.
+ * `press` starts it; `form` is what is asked then, null while nothing is.
  */
-export function Releasing({ as }: { as: (press: () => void) => React.ReactNode }) {
+export function useReleasing(): { readonly press: () => void; readonly form: React.ReactNode } {
   const { plan, workpiece, wording } = useWallEditor()
   const { freeze } = useCutActs()
   const [reason, setReason] = useState<string | null>(null)
   const open = blocking(plan.findings, workpiece.wall.survey, workpiece.settings.fit)
-  if (reason === null || open.length === 0) return as(() => (open.length === 0 ? freeze() : setReason('')))
+  const press = () => (open.length === 0 ? freeze() : setReason(''))
+  if (reason === null || open.length === 0) return { press, form: null }
   const why = reason.trim()
-  return (
-    <section aria-label={cutText.despite} data-despite={open.length}>
+  const release = () => {
+    freeze({ open: open.flatMap(({ blocks }) => blocks?.key ?? []), reason: why })
+    setReason(null)
+  }
+  const form = (
+    <Asked aria-label={cutText.despite} data-despite={open.length}>
       <p>{cutText.stillOpen(open.length)}</p>
       <ul>
         {open.map((finding) => (
@@ -30,22 +50,16 @@ export function Releasing({ as }: { as: (press: () => void) => React.ReactNode }
         ))}
       </ul>
       <TextBox label={cutText.why} value={reason} onChange={setReason} maxLength={300} autoFocus />
+      {why === '' ? <span>{cutText.whyFirst}</span> : null}
       <Row>
-        <Button
-          $kind="main"
-          isDisabled={why === ''}
-          onPress={() => {
-            freeze({ open: open.flatMap(({ blocks }) => blocks?.key ?? []), reason: why })
-            setReason(null)
-          }}
-        >
+        <Button $kind="main" isDisabled={why === ''} onPress={release}>
           {sawText.releaseAnyway}
         </Button>
         <Button $kind="quiet" onPress={() => setReason(null)}>
           {cutText.notNow}
         </Button>
-        {why === '' ? <span>{cutText.whyFirst}</span> : null}
       </Row>
-    </section>
+    </Asked>
   )
+  return { press, form }
 }
