@@ -89,7 +89,8 @@ function Terms({ closing, wording, words }: { closing: ClosingSum; wording: Word
   // each term is printed with how it was rounded, so that what is printed adds up
   const term = (key: string, sign: string, n: number, size: number, name: string, always = false) => (
     <span key={key}>
-      {sign} {n === 1 && !always ? null : `${n} × `}
+      {sign === '' ? '' : `${sign} `}
+      {n === 1 && !always ? null : `${n} × `}
       <Fractions text={figure(size)} />
       <small>
         {drift(size)} {name}

@@ -1,7 +1,7 @@
-import type { TypedWall, WallLineProblem } from '~/core/files/wallLines'
+import { LINE_WORDS, type TypedWall, type WallLineProblem } from '~/core/files/wallLines'
 import type { WidthRead } from '~/core/survey/widthRead'
 import type { Units } from '~/length'
-import { LIMITS, type RunningTrim, type ThingKind } from '~/model'
+import { type LengthReading, LIMITS, type RunningTrim, type ThingKind } from '~/model'
 import { lengthIssueText } from './lengthIssue'
 import { thingName } from './thingNames'
 import { say, sayWithUnit, type Wording } from './words'
@@ -17,7 +17,30 @@ export function wallLineExample(units: Units): string {
 
 /** What can be typed, in a sentence. */
 export const WALL_LINE_HELP =
-  'Name: width x height. Then, after commas, what is there: base, crown (off, if it comes off), door 30 x 80 at 104, window 34 x 46 at 40 up 30, outlet at 22, between casings 3 1/2, inside border 3 1/2. Openings go by their left edge, plates by their middle, all from the left.'
+  'Name: width x height. Then, after commas, what is there: base, crown (off, if it comes off), door 30 x 80 at 104, window 34 x 46 at 40 up 30, outlet at 22, mirror 30 x 40 at 48, floor rises 1/2, plumb left 3/8, between casings 3 1/2, inside border 3 1/2. Openings go by their left edge, plates by their middle, all from the left.'
+
+/** All words a line may have, from the list they are read by. */
+const KNOWN_WORDS = [
+  'base',
+  'crown',
+  ...LINE_WORDS.map(([word]) => word),
+  'floor rises',
+  'floor falls',
+  'ceiling rises',
+  'ceiling falls',
+  'plumb left',
+  'plumb right',
+  'up',
+  'casing',
+  'between casings',
+  'inside border',
+].join(', ')
+
+/** What a button does that reads an unknown word as an obstacle. */
+export function asObstacleText(read: string): string {
+  const name = read.split(/\s*(?:\d|\bat\b)/i)[0]?.trim() ?? ''
+  return name === '' ? 'Add it as an obstacle' : `Add “${name}” as an obstacle`
+}
 
 /** What is wrong in a line that was typed for a wall, and what to do. */
 export function wallLineProblemText(problem: WallLineProblem, units: Units): string {
@@ -31,7 +54,7 @@ export function wallLineProblemText(problem: WallLineProblem, units: Units): str
     case 'noSize':
       return `Line ${line}: “${read}” is no width x height. ${example}`
     case 'unknownPart':
-      return `Line ${line}: nobody knows what “${read}” is. Known are base, crown, door, window, outlet, switch, vent, thermostat, sconce, fireplace, stove, radiator, heater, chimney breast, cabinet, panel, notch, stair, up, casing, between casings, inside border.`
+      return `Line ${line}: “${read}” is not a word Regla knows. Use ${KNOWN_WORDS}.`
     case 'outOfRange':
       return `Line ${line}: “${read}” is no size of anything on a wall. Check the unit.`
     case 'longName':
@@ -49,6 +72,23 @@ function trimText({ height, thickness, fate }: RunningTrim, board: string | unde
   return `${size}${fate === 'remove' ? ', comes off' : ''}`
 }
 
+/** A reading that was typed: so far higher, lower, or leaning in. */
+function typedReadingText({ kind, value }: LengthReading, w: Wording): string {
+  const by = sayWithUnit(Math.abs(value), w)
+  switch (kind) {
+    case 'floorFall':
+      return `floor ${by} ${value < 0 ? 'higher' : 'lower'} at the right end`
+    case 'ceilingFall':
+      return `ceiling ${by} ${value < 0 ? 'higher' : 'lower'} at the right end`
+    case 'plumbLeft':
+      return `left end leans in ${by} at the top`
+    case 'plumbRight':
+      return `right end leans in ${by} at the top`
+    default:
+      return by
+  }
+}
+
 /** Bay wall: 139 1/4 in wide, 97 in high, base 5 1/4, outlet. */
 export function typedWallText({ survey, nominal = [] }: TypedWall, name: string, w: Wording): string {
   if (!survey) return `${name}: to be measured`
@@ -60,6 +100,7 @@ export function typedWallText({ survey, nominal = [] }: TypedWall, name: string,
     `${name}: ${sayWithUnit(survey.width, w)} wide, ${sayWithUnit(survey.height, w)} high`,
     ...(baseboard ? [`base ${trimText(baseboard, boardOf('baseboard'), w)}`] : []),
     ...(crown ? [`crown ${trimText(crown, boardOf('crown'), w)}`] : []),
+    ...survey.readings.flatMap((reading) => ('place' in reading ? [typedReadingText(reading, w)] : [])),
     ...[...counts].map(([kind, n]) => `${n > 1 ? `${n} × ` : ''}${thingName(kind)}`),
   ].join(', ')
 }

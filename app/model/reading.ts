@@ -51,8 +51,11 @@ export const MISSING = ['cutOff', 'stair', 'landing'] as const
 /** What gives heat: trim that burns keeps clear of it. */
 export const HEATS = ['fireplace', 'stove', 'radiator', 'heater'] as const
 export type Heat = (typeof HEATS)[number]
-/** What is built on or into the wall and stays in front of it: an electrical panel has to open, a cabinet hides what is behind. */
-export const FIXTURES = ['cabinet', 'panel'] as const
+/**
+ * What is built on or into the wall and stays in front of it: an electrical panel has to open, a cabinet hides what is behind. An `obstacle`
+ * is anything else that strips end at.
+ */
+export const FIXTURES = ['cabinet', 'panel', 'mirror', 'television', 'tile', 'obstacle'] as const
 /** What stands before the wall: strips run on behind it unless it is kept clear; a layout may be centered on it or line up with it. */
 export const FURNITURE = ['bed', 'sofa', 'table'] as const
 export const THING_KINDS = [

@@ -76,6 +76,27 @@ test('a new user: new job, wall, change the gap, marks, cut list, boards, reload
   await expect(sum).toContainText('7 × 2 1/2')
 })
 
+test('walls typed with a word nobody knows: the line says so while it is typed, and one press makes it an obstacle', async ({
+  page,
+}) => {
+  await page.goto(`${server.url}/jobs/new`)
+  await page.getByLabel('Job', { exact: true }).fill('Typed')
+  if (await page.getByText('from the start').isVisible()) await page.getByText('from the start').click()
+  const lines = page.getByLabel('Walls, one a line')
+  await lines.fill('North: 150 x 96, mirror 30 x 40 at 48, shelf at 30\nSouth: 120 x 96, piano 58 x 48 at 20')
+  await expect(page.getByText(/Line 2: “piano 58 x 48 at 20” is not a word Regla knows/)).toBeVisible()
+  // a press says it as well, and loses nothing
+  await page.getByRole('button', { name: 'Start the job' }).click()
+  await expect(page.getByText(/Line 2: “piano 58 x 48 at 20” is not a word Regla knows/)).toBeVisible()
+  await expectAccessible(page)
+  await page.getByRole('button', { name: 'Add “piano” as an obstacle' }).click()
+  await expect(lines).toHaveValue(/South: 120 x 96, obstacle 58 x 48 at 20$/)
+  await page.getByRole('button', { name: 'Start the job' }).click()
+  await page.waitForURL(/\/jobs\/[0-9a-f]+$/)
+  await expect(page.getByRole('link', { name: 'North', exact: true })).toBeVisible()
+  await expect(page.getByRole('link', { name: 'South', exact: true })).toBeVisible()
+})
+
 test('bad input: said beside the field, kept, the drawing greyed; an impossible wall has ways out', async ({
   page,
 }) => {

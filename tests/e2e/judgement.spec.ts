@@ -175,7 +175,7 @@ test('a grid on a wall longer than the stock: stiles run through; a wider readin
   ])
     await expect(page.getByRole('button', { name: way })).toBeVisible()
   // A4: even is 39 1/5
-  await expect(page.getByTestId('closing-sum')).toContainText('5 × 39 3/16 (a little over) gaps = 217')
+  await expect(page.getByTestId('closing-sum')).toContainText('5 × 39 3/16 (full, exact 39.200) gaps = 217')
   await page.getByRole('button', { name: 'All in one bay: recut 4' }).click()
   await expect(page.getByTestId('closing-sum')).toContainText('4 × 39 gaps + 1 × 40 gap = 217')
   // a way taken can be gone back on: real fillers, and the other ways stay on offer

@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import { formatLength, inches, millimeters, nanometers, TAPES, tickOf } from '~/length'
-import { storedSurvey } from '~/model'
-import { readWallLines } from './wallLines'
+import { storedSurvey, THING_KINDS } from '~/model'
+import { isOpening, isPlate } from '../survey/obstacles'
+import { asObstacle, LINE_WORDS, readWallLines } from './wallLines'
 
 function one(text: string, units: 'inches' | 'mm' = 'inches') {
   const read = readWallLines(text, units)
@@ -141,6 +142,142 @@ describe('walls typed one a line', () => {
         },
       ),
       { numRuns: 400 },
+    )
+  })
+
+  test('every kind that Measure adds has a word, and each word is read as its kind', () => {
+    // a landing comes with its stair
+    const kinds = new Set(LINE_WORDS.map(([, kind]) => kind))
+    expect(THING_KINDS.filter((kind) => !kinds.has(kind))).toEqual(['landing'])
+    for (const [word, kind] of LINE_WORDS) {
+      const { survey } = one(`Wall: 150 x 96, ${word} 20 x 12 at 48 up 30`)
+      expect(survey.things).toMatchObject([
+        { kind, width: inches(20), height: inches(12), bottom: inches(30) },
+      ])
+    }
+    expect(one('150 x 96, shelf at 30').survey.things).toMatchObject([{ kind: 'shelf', left: inches(30) }])
+    expect(one('150 x 96, stair 90 x 60 at 20 rises left').survey.things[0]?.slope).toBe('risesLeft')
+  })
+
+  test('floors and ceilings that rise or fall, ends that lean', () => {
+    const { readings } = one(
+      '150 x 96, floor rises 1/2, ceiling falls 3/8, plumb 1/4, plumb right 1/8',
+    ).survey
+    expect(readings.map((each) => ('place' in each ? [each.kind, each.place, each.value] : []))).toEqual([
+      ['floorFall', inches(150), inches(-1 / 2)],
+      ['ceilingFall', inches(150), inches(3 / 8)],
+      ['plumbLeft', inches(96), inches(1 / 4)],
+      ['plumbRight', inches(96), inches(1 / 8)],
+    ])
+    expect(one('150 x 96, rise 1/2').survey.readings[0]).toMatchObject({
+      kind: 'floorFall',
+      value: inches(-0.5),
+    })
+    // said twice the second counts
+    expect(one('150 x 96, rise 1/2, rise 3/4').survey.readings).toHaveLength(1)
+    expect(wrong('150 x 96, rise quickly')).toEqual(['1 badLength'])
+  })
+
+  test('what nobody knows becomes an obstacle, and the rest of the text stays', () => {
+    const text = 'A: 120 x 96\nB: 150 x 96, piano 58 x 48 at 20, outlet at 40\nC: 90 x 96'
+    const read = readWallLines(text, 'inches')
+    const [problem] = read.ok ? [] : read.issue
+    expect(problem).toMatchObject({ code: 'unknownPart', line: 2 })
+    const next = problem ? asObstacle(text, problem) : text
+    expect(next.split('\n').filter((_, i) => i !== 1)).toEqual(['A: 120 x 96', 'C: 90 x 96'])
+    const [, wall] = [...(readWallLines(next, 'inches').ok ? next.split('\n').map((each) => one(each)) : [])]
+    expect(wall?.survey.things).toMatchObject([
+      { kind: 'obstacle', width: inches(58), height: inches(48), left: inches(20) },
+      { kind: 'outlet' },
+    ])
+    // without a size or a place it has the usual one
+    const bare = '150 x 96, piano'
+    const found = readWallLines(bare, 'inches')
+    const [unknown] = found.ok ? [] : found.issue
+    expect(one(unknown ? asObstacle(bare, unknown) : bare).survey.things[0]?.kind).toBe('obstacle')
+  })
+
+  test('law: the text written from a wall reads back to the same wall, in inches and millimeters', () => {
+    const eighth = (least: number, most: number) => fc.integer({ min: least * 8, max: most * 8 })
+    const anyThing = fc.record({
+      word: fc.constantFrom(...LINE_WORDS.filter(([, kind]) => kind !== 'stair')),
+      width: eighth(1, 40),
+      height: eighth(1, 40),
+      at: eighth(0, 200),
+      up: eighth(0, 60),
+      casing: eighth(0, 5),
+    })
+    const anyText = fc.record({
+      width: eighth(60, 300),
+      height: eighth(60, 130),
+      base: fc.option(fc.tuple(eighth(1, 9), eighth(1, 2), fc.boolean())),
+      crown: fc.option(fc.tuple(eighth(1, 9), eighth(1, 2), fc.boolean())),
+      things: fc.array(anyThing, { maxLength: 6 }),
+      falls: fc.record({
+        floorFall: fc.option(eighth(-1, 1)),
+        ceilingFall: fc.option(eighth(-1, 1)),
+        plumbLeft: fc.option(eighth(0, 1)),
+        plumbRight: fc.option(eighth(0, 1)),
+      }),
+    })
+    fc.assert(
+      fc.property(anyText, fc.constantFrom('inches', 'mm' as const), (said, units) => {
+        const unit = units === 'mm' ? millimeters(1) : inches(1 / 8)
+        const size = (n: number) => nanometers(n * unit)
+        const text = (n: number) =>
+          formatLength(size(Math.abs(n)), { units, tape: units === 'mm' ? '1 mm' : '1/8' })
+        const trim = (word: string, of: [number, number, boolean] | null) =>
+          of ? [`${word} ${text(of[0])} x ${text(of[1])}${of[2] ? ' off' : ''}`] : []
+        const { floorFall, ceilingFall, plumbLeft, plumbRight } = said.falls
+        const fall = (word: string, by: number | null) =>
+          by === null ? [] : [`${word} ${by < 0 ? 'rises' : 'falls'} ${text(by)}`]
+        const line = [
+          `The wall: ${text(said.width)} x ${text(said.height)}`,
+          ...trim('base', said.base),
+          ...trim('crown', said.crown),
+          ...fall('floor', floorFall),
+          ...fall('ceiling', ceilingFall),
+          ...(plumbLeft === null ? [] : [`plumb left ${text(plumbLeft)}`]),
+          ...(plumbRight === null ? [] : [`plumb right ${text(plumbRight)}`]),
+          ...said.things.map(
+            ({ word: [word, kind], width, height, at, up, casing }) =>
+              `${word} ${text(width)} x ${text(height)} at ${text(at)} up ${text(up)}${
+                isOpening(kind) ? `, casing ${text(casing)}` : ''
+              }`,
+          ),
+        ].join(', ')
+        const { survey, name } = one(line, units)
+        expect([name, survey.width, survey.height]).toEqual(['The wall', size(said.width), size(said.height)])
+        for (const [trimOf, of] of [
+          [survey.baseboard, said.base],
+          [survey.crown, said.crown],
+        ] as const)
+          expect(trimOf).toEqual(
+            of && { height: size(of[0]), thickness: size(of[1]), fate: of[2] ? 'remove' : 'keep' },
+          )
+        const value = (kind: string) => survey.readings.find((each) => each.kind === kind)
+        for (const [kind, by] of Object.entries(said.falls))
+          expect(value(kind)).toEqual(by === null ? undefined : expect.objectContaining({ value: size(by) }))
+        expect(
+          survey.things.map(({ kind, width, height, left, bottom, casing }) => ({
+            kind,
+            width,
+            height,
+            bottom,
+            at: isPlate(kind) ? left + Math.round(width / 2) : left,
+            ...(isOpening(kind) ? { casing } : {}),
+          })),
+        ).toEqual(
+          said.things.map(({ word: [, kind], width, height, at, up, casing }) => ({
+            kind,
+            width: size(width),
+            height: size(height),
+            bottom: size(up),
+            at: size(at),
+            ...(isOpening(kind) ? { casing: size(casing) } : {}),
+          })),
+        )
+      }),
     )
   })
 })

@@ -17,6 +17,7 @@ import {
   STOCK_LIST,
   type Survey,
   type Thing,
+  type LengthReadingKind,
   type ThingKind,
 } from '~/model'
 import { isOpening, isPlate } from '../survey/obstacles'
@@ -41,23 +42,50 @@ export type WallLineProblem =
   | { readonly code: 'longName'; readonly line: number; readonly read: string }
   | { readonly code: 'tooManyThings'; readonly line: number; readonly read: string }
 
-/** What may be typed in a line; the order is the one they are tried in. */
-const KINDS: readonly (readonly [RegExp, ThingKind])[] = [
-  [/^window\b/i, 'window'],
-  [/^door\b/i, 'door'],
-  [/^(?:outlet|receptacle)\b/i, 'outlet'],
-  [/^switch\b/i, 'switch'],
-  [/^thermostat\b/i, 'thermostat'],
-  [/^vent\b/i, 'vent'],
-  [/^sconce\b/i, 'sconce'],
-  [/^chimney breast\b/i, 'chimneyBreast'],
-  [/^fireplace\b/i, 'fireplace'],
-  [/^stove\b/i, 'stove'],
-  [/^radiator\b/i, 'radiator'],
-  [/^heater\b/i, 'heater'],
-  [/^cabinet\b/i, 'cabinet'],
-  [/^notch\b/i, 'cutOff'],
-  [/^(?:electrical )?panel\b/i, 'panel'],
+/** What may be typed in a line for something on the wall, as it is listed for who looks for a word. */
+export const LINE_WORDS: readonly (readonly [string, ThingKind])[] = [
+  ['window', 'window'],
+  ['door', 'door'],
+  ['outlet', 'outlet'],
+  ['receptacle', 'outlet'],
+  ['switch', 'switch'],
+  ['thermostat', 'thermostat'],
+  ['vent', 'vent'],
+  ['sconce', 'sconce'],
+  ['side trim', 'sideTrim'],
+  ['chair rail', 'chairRail'],
+  ['ledge', 'ledge'],
+  ['stool', 'stool'],
+  ['shelf', 'shelf'],
+  ['chimney breast', 'chimneyBreast'],
+  ['fireplace', 'fireplace'],
+  ['stove', 'stove'],
+  ['radiator', 'radiator'],
+  ['heater', 'heater'],
+  ['cabinet', 'cabinet'],
+  ['mirror', 'mirror'],
+  ['television', 'television'],
+  ['tv', 'television'],
+  ['tile', 'tile'],
+  ['bed', 'bed'],
+  ['sofa', 'sofa'],
+  ['table', 'table'],
+  ['stair', 'stair'],
+  ['notch', 'cutOff'],
+  ['electrical panel', 'panel'],
+  ['panel', 'panel'],
+  ['obstacle', 'obstacle'],
+]
+const KINDS = LINE_WORDS.map(([word, kind]) => [new RegExp(`^${word}\\b`, 'i'), kind] as const)
+
+/** Readings that may be typed: how far the floor or the ceiling is higher or lower at the right end, how far an end leans in at the top. */
+const READINGS: readonly (readonly [RegExp, LengthReadingKind, 1 | -1])[] = [
+  [/^(?:floor )?rises?\b/i, 'floorFall', -1],
+  [/^(?:floor )?falls?\b/i, 'floorFall', 1],
+  [/^ceiling rises?\b/i, 'ceilingFall', -1],
+  [/^ceiling falls?\b/i, 'ceilingFall', 1],
+  [/^plumb right\b/i, 'plumbRight', 1],
+  [/^plumb(?: left)?\b/i, 'plumbLeft', 1],
 ]
 
 const BEYOND: readonly (readonly [RegExp, Exclude<WidthRead, 'corners'>])[] = [
@@ -80,6 +108,8 @@ class LineReader {
   constructor(
     private readonly line: number,
     private readonly units: Units,
+    /** When it is typed: a reading was taken then. */
+    private readonly takenAt: string,
   ) {}
 
   private readonly nominal: NonNullable<TypedWall['nominal']>[number][] = []
@@ -135,10 +165,27 @@ class LineReader {
     if (crown !== null) return { ...survey, crown: this.trim(crown, 'crown') }
     const kind = KINDS.find(([word]) => word.test(part))
     if (kind) return this.withThing(survey, kind[1], part.replace(kind[0], '').trim(), part)
+    for (const [word, kind, sign] of READINGS)
+      if (word.test(part)) return this.withReading(survey, kind, sign, part.replace(word, ''))
     const last = survey.things.at(-1)
     const own = last && this.ofLast(last, after(/^up\b/i), after(/^casing\b/i), after(/^at\b/i))
     if (!own) throw this.wrong('unknownPart', part)
     return { ...survey, things: [...survey.things.slice(0, -1), own] }
+  }
+
+  /** A fall is read at the right end, a lean at the top. */
+  private withReading(survey: Survey, kind: LengthReadingKind, sign: 1 | -1, text: string): Survey {
+    const value = nearestNanometer(sign * this.length(text.replace(/^\s*(?:by|of)\b/i, ''), ZERO))
+    const place = kind === 'plumbLeft' || kind === 'plumbRight' ? survey.height : survey.width
+    const reading = {
+      id: `typed-${kind}`,
+      kind,
+      place,
+      value,
+      method: 'tape',
+      takenAt: this.takenAt,
+    } as const
+    return { ...survey, readings: [...survey.readings.filter(({ id }) => id !== reading.id), reading] }
   }
 
   /** What is said of the thing just before. */
@@ -167,9 +214,11 @@ class LineReader {
   private withThing(survey: Survey, kind: ThingKind, said: string, part: string): Survey {
     if (survey.things.length >= LIMITS.things) throw this.wrong('tooManyThings', part)
     const id = `${kind}-${1 + survey.things.filter((each) => each.kind === kind).length}`
-    const [size = '', place, ...more] = said.split(/\s*\bat\b\s*/i)
+    const left = /\s*\brises left\b/i
+    const [size = '', place, ...more] = said.replace(left, '').split(/\s*\bat\b\s*/i)
     if (more.length > 0) throw this.wrong('unknownPart', part)
     let thing = usualThing(kind, survey, id)
+    if (kind === 'stair' && left.test(said)) thing = { ...thing, slope: 'risesLeft' }
     if (size !== '') {
       const [width = '', height, ...others] = size.split(BY)
       if (height === undefined || others.length > 0) throw this.wrong('noHeight', part)
@@ -206,6 +255,16 @@ function nameOf(text: string): [string | null, string] {
   return [name === '' ? null : name, text.slice(colon >= 0 ? at + 1 : at).trim()]
 }
 
+/** A text in which what nobody knows in a line is an obstacle, with the size and place that were typed for it. */
+export function asObstacle(text: string, { line, read }: Pick<WallLineProblem, 'line' | 'read'>): string {
+  const lines = text.split('\n')
+  const own = lines[line - 1]
+  if (own === undefined || read === '') return text
+  const rest = read.slice(Math.max(0, read.search(/\d|[½¼¾⅛⅜⅝⅞⅓⅔]|\bat\b|$/i)))
+  const said = `obstacle ${rest}`.trim()
+  return [...lines.slice(0, line - 1), own.replace(read, said), ...lines.slice(line)].join('\n')
+}
+
 /**
  * Reads walls as they are typed, one a line: `Long wall: 141 3/8 x 93 3/4, base 4 1/2, door 30 x 80 at 96, outlet at 40`.
  * Width by height, then in any order what is there: base and crown by height (`off` where it comes off), openings
@@ -215,13 +274,14 @@ function nameOf(text: string): [string | null, string] {
 export function readWallLines(
   text: string,
   units: Units,
+  takenAt = new Date().toISOString(),
 ): Result<readonly TypedWall[], readonly WallLineProblem[]> {
   const walls: TypedWall[] = []
   const problems: WallLineProblem[] = []
   text.split(/\r\n|\r|\n/).forEach((line, i) => {
     if (line.trim() === '') return
     try {
-      walls.push(new LineReader(i + 1, units).read(line.trim()))
+      walls.push(new LineReader(i + 1, units, takenAt).read(line.trim()))
     } catch (error) {
       if (!(error instanceof Unread)) throw error
       problems.push(error.problem)

@@ -1,8 +1,9 @@
-import { lazy, Suspense, useDeferredValue, useState } from 'react'
+import { lazy, Suspense, useDeferredValue, useEffect, useState } from 'react'
 import { styled } from 'styled-components'
-import { readWallLines } from '~/core/files/wallLines'
+import { asObstacle, readWallLines } from '~/core/files/wallLines'
 import type { Tape, Units } from '~/length'
-import { WALL_LINE_HELP, wallLineExample, wallLineProblemText } from '~/messages'
+import { asObstacleText, WALL_LINE_HELP, wallLineExample, wallLineProblemText } from '~/messages'
+import { Button } from '~/ui/Button'
 import { TextLines } from '~/ui/TextLines'
 
 // the drawings are wanted only once something is typed
@@ -32,10 +33,24 @@ export function WallLines({
 }) {
   const [text, setText] = useState(initial)
   const read = readWallLines(text, units)
-  // what a person is still typing is not told as wrong: only the lines above the last
+  // the line that is being typed is told as wrong once the hand rests; those above it at once, all of them after a press
+  const [rested, setRested] = useState(initial)
+  useEffect(() => {
+    const timer = setTimeout(() => setRested(text), 700)
+    return () => clearTimeout(timer)
+  }, [text])
   const last = text.split('\n').length
-  const early = read.ok ? [] : read.issue.filter(({ line }) => line < last)
-  const shown = text === initial ? problems : early.map((problem) => wallLineProblemText(problem, units))
+  const wrong = read.ok ? [] : read.issue.filter(({ line }) => line < last || rested === text)
+  const shown =
+    text === initial && problems.length > 0
+      ? problems
+      : wrong.map((problem) => wallLineProblemText(problem, units))
+  const unknown = wrong.filter(({ code }) => code === 'unknownPart')
+  const change = (next: string) => {
+    setText(next)
+    const walls = readWallLines(next, units)
+    if (walls.ok) onCount?.(walls.value.length, walls.value.filter(({ survey }) => survey).length)
+  }
   const drawn = useDeferredValue(text)
   return (
     <Frame>
@@ -43,16 +58,17 @@ export function WallLines({
         label="Walls, one a line"
         name={name}
         value={text}
-        onChange={(next) => {
-          setText(next)
-          const walls = readWallLines(next, units)
-          if (walls.ok) onCount?.(walls.value.length, walls.value.filter(({ survey }) => survey).length)
-        }}
+        onChange={change}
         rows={4}
         placeholder={wallLineExample(units)}
         problems={shown}
         help={WALL_LINE_HELP}
       />
+      {unknown.map((problem) => (
+        <Button key={`${problem.line} ${problem.read}`} onPress={() => change(asObstacle(text, problem))}>
+          {asObstacleText(problem.read)}
+        </Button>
+      ))}
       {drawn.trim() === '' ? null : (
         <Suspense fallback={null}>
           <TypedWalls text={drawn} units={units} tape={tape} />

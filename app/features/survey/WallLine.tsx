@@ -22,6 +22,10 @@ function withLine(survey: Survey, typed: Survey): Partial<Survey> {
     height: typed.height,
     ...(typed.baseboard ? { baseboard: typed.baseboard } : {}),
     ...(typed.crown ? { crown: typed.crown } : {}),
+    readings: [
+      ...survey.readings.filter(({ id }) => !typed.readings.some((each) => each.id === id)),
+      ...typed.readings,
+    ],
     things: [...survey.things, ...typed.things.map((thing) => ({ ...thing, id: free(thing.id) }))],
   }
 }
