@@ -135,6 +135,17 @@ test('sections, matches, corners and the order of fitting read like sentences', 
       ),
     ),
   ).toBe('East wall 7 of 24 1/2: all alike')
+  // two stretches of one wall with gaps of their own are told each with its own
+  const second = { ...member, sectionId: 'right' }
+  const stretches = [
+    { member, strips: 4, gap: inches(14.625) },
+    { member: second, strips: 3, gap: inches(19) },
+  ]
+  expect(
+    plain(
+      matchText({ members: stretches, spread: inches(4.375), offWish: 0 }, 'battens', () => 'East wall', w),
+    ),
+  ).toMatch(/^East wall 4 .* 14 5\/8 \+ 3 .* 19: they differ by 4 3\/8 in$/)
   expect(cornerAngleText({ deg: 90, turn: 'inside', measured: false })).toBe('inside, not read: 90° assumed')
   expect(cornerAngleText({ deg: 91.25, turn: 'inside', measured: true })).toBe('91.25° inside')
   const walls = [

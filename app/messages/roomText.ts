@@ -6,7 +6,7 @@ import { rulesOf } from '~/core/patterns/rules'
 import { patternWords } from './patternWords'
 import { count, say, sayWithUnit, type Wording } from './words'
 
-/** Long wall 7 of 31 1/4, Short wall 2 + 2 of 31 1/2: they differ by 1/4. Members of one name are told together. */
+/** Long wall 7 of 31 1/4, Short wall 2 + 2 of 31 1/2: they differ by 1/4. Members of one name are told together, each with its own gap where they differ. */
 export function matchText(
   match: Match,
   pattern: Pattern,
@@ -15,15 +15,21 @@ export function matchText(
 ): string {
   const { of } = patternWords({ pattern })
   const { countOf } = rulesOf({ pattern })
-  const byName = new Map<string, { counts: number[]; gap: number }>()
+  const byName = new Map<string, { counts: number[]; gaps: string[] }>()
   for (const { member, strips, gap } of match.members) {
     const name = nameOf(member)
-    const counts = [...(byName.get(name)?.counts ?? []), countOf(strips)]
-    byName.set(name, { counts, gap })
+    const known = byName.get(name) ?? { counts: [], gaps: [] }
+    byName.set(name, {
+      counts: [...known.counts, countOf(strips)],
+      gaps: [...known.gaps, say(gap, w)],
+    })
   }
-  const parts = [...byName].map(
-    ([name, { counts, gap }]) => `${name} ${counts.join(' + ')} ${of} ${say(gap, w)}`,
-  )
+  const parts = [...byName].map(([name, { counts, gaps }]) => {
+    const alike = new Set(gaps).size === 1
+    return alike
+      ? `${name} ${counts.join(' + ')} ${of} ${gaps[0] ?? ''}`
+      : `${name} ${counts.map((many, i) => `${many} ${of} ${gaps[i] ?? ''}`).join(' + ')}`
+  })
   const differ = match.spread < 2 ? 'all alike' : `they differ by ${sayWithUnit(match.spread, w)}`
   return `${parts.join(', ')}: ${differ}`
 }

@@ -26,38 +26,97 @@ export interface Match {
 /** A difference between walls weighs so many times a distance from the wish. Common practice, no source. */
 const SPREAD_WEIGHT = 2
 
+/** So many ways to pick counts within one spread are looked at; the nearest to the wish found by then stands. */
+const MOST_PICKS = 20_000
+
+interface List {
+  readonly member: MatchMember
+  readonly choices: MatchMember['choices']
+}
+
+/** One choice a member, of those with gaps from `low` to `high`, whose mean comes nearest to the wish; null where a member has none. */
+function nearest(
+  lists: readonly List[],
+  low: number,
+  high: number,
+  wish: number,
+): { readonly picked: Match['members']; readonly offWish: number } | null {
+  const within = lists.map(({ member, choices }) => ({
+    member,
+    choices: choices.filter(({ gap }) => gap >= low && gap <= high),
+  }))
+  if (within.some(({ choices }) => choices.length === 0)) return null
+  // what the members from here on add to the sum, at the least and at the most
+  const least: number[] = [0]
+  const most: number[] = [0]
+  for (const { choices } of [...within].reverse()) {
+    const gaps = choices.map(({ gap }) => gap)
+    least.unshift((least[0] ?? 0) + Math.min(...gaps))
+    most.unshift((most[0] ?? 0) + Math.max(...gaps))
+  }
+  const wanted = wish * within.length
+  let best: { picked: Match['members']; off: number } | null = null
+  let looked = 0
+  const go = (i: number, sum: number, picked: Match['members']): void => {
+    const short = Math.max(0, sum + (least[i] ?? 0) - wanted, wanted - sum - (most[i] ?? 0))
+    if ((best && short >= best.off) || ++looked > MOST_PICKS) return
+    const list = within[i]
+    if (!list) {
+      best = { picked, off: Math.abs(sum - wanted) }
+      return
+    }
+    for (const { strips, gap } of list.choices)
+      go(i + 1, sum + gap, [...picked, { member: list.member, strips, gap }])
+  }
+  go(0, 0, [])
+  const found = best as { picked: Match['members']; off: number } | null
+  return found && { picked: found.picked, offWish: found.off / within.length }
+}
+
 /**
- * The matches that differ least and come nearest to the wish, each set of counts once. For every gap any member can have as the smallest
- * one, each member takes its next wider gap: no set of counts has a smaller spread above that gap. A locked member
- * keeps its count; one without a choice is left out, as a stretch too narrow for any within the limits.
+ * The matches by what a difference between gaps and a distance from the wish cost together, least first, and of them none that another
+ * beats or equals in both. For every pair of gaps that members can have as the smallest and the largest the nearest to the wish is found, so
+ * the first is the best there is. A locked member keeps its count; one without a choice is left out, as a stretch too narrow for any
+ * within the limits.
  */
 export function matchGaps(members: readonly MatchMember[], wish: number, howMany: number): Match[] {
   const lists = members
     .filter((member) => member.locked || member.choices.length > 0)
-    .map((member) => ({
+    .map((member): List => ({
       member,
       choices: member.locked ? [{ strips: member.strips, gap: member.gap }] : member.choices,
     }))
-  const found = new Map<string, Match>()
-  for (const lowest of new Set(lists.flatMap(({ choices }) => choices.map(({ gap }) => gap)))) {
-    const picked = lists.map(({ member, choices }) => {
-      const wider = choices.filter(({ gap }) => gap >= lowest).sort((a, b) => a.gap - b.gap)
-      return { member, ...(wider[0] ?? null) }
-    })
-    const whole = picked.flatMap(({ member, strips, gap }) =>
-      strips === undefined || gap === undefined ? [] : [{ member, strips, gap }],
+  if (lists.length === 0) return []
+  const gaps = [...new Set(lists.flatMap(({ choices }) => choices.map(({ gap }) => gap)))].sort(
+    (a, b) => a - b,
+  )
+  // the least and the most the largest gap can be where this is the smallest: each member takes its next wider one, or more
+  const spans = gaps.flatMap((low) => {
+    const next = lists.map(({ choices }) =>
+      Math.min(...choices.map(({ gap }) => (gap >= low ? gap : Infinity))),
     )
-    if (whole.length < picked.length) continue
-    const gaps = whole.map(({ gap }) => gap)
-    const mean = gaps.reduce((sum, gap) => sum + gap, 0) / gaps.length
-    found.set(whole.map(({ strips }) => strips).join(' '), {
-      members: whole,
-      spread: Math.max(...gaps) - Math.min(...gaps),
-      offWish: Math.abs(mean - wish),
+    const from = Math.max(...next)
+    return gaps.filter((high) => high >= from && from < Infinity).map((high) => ({ low, high }))
+  })
+  const cost = ({ spread, offWish }: Match) => spread * SPREAD_WEIGHT + offWish
+  const found: Match[] = []
+  let nearestYet = Infinity
+  for (const { low, high } of spans.sort((a, b) => a.high - a.low - (b.high - b.low))) {
+    const spread = high - low
+    // wider ones cost more than as many as are wanted
+    const enough = [...found].sort((a, b) => cost(a) - cost(b))[howMany - 1]
+    if (enough && spread * SPREAD_WEIGHT > cost(enough)) break
+    const picked = nearest(lists, low, high, wish)
+    if (!picked || picked.offWish >= nearestYet - 1) continue
+    nearestYet = picked.offWish
+    const own = picked.picked.map(({ gap }) => gap)
+    found.push({
+      members: picked.picked,
+      spread: Math.max(...own) - Math.min(...own),
+      offWish: picked.offWish,
     })
   }
-  const cost = ({ spread, offWish }: Match) => spread * SPREAD_WEIGHT + offWish
-  return [...found.values()].sort((a, b) => cost(a) - cost(b)).slice(0, howMany)
+  return found.sort((a, b) => cost(a) - cost(b)).slice(0, howMany)
 }
 
 export interface WallOfRoom {
@@ -74,8 +133,8 @@ export function roomWish({ wall, settings }: Workpiece): SpacingOf<'nearWish'> {
 }
 
 /**
- * The members of a room: the sections of all walls of one pattern, those over and under openings left out, whose width
- * the opening gives, and so are walls that are set apart. Gaps lie within `least` and `most`; with `moreThan` they are
+ * The members of a room: the sections of all walls of one pattern, also those that have no count by their own limits; those over and under
+ * openings are left out, whose width the opening gives, and so are walls that are set apart. Gaps lie within `least` and `most`; with `moreThan` they are
  * wider than `least`.
  */
 export function matchMembers(
@@ -89,7 +148,7 @@ export function matchMembers(
     const layout = layOutStanding(wall.survey, design, settings)
     const ends = endsOf(design)
     return layout.sections
-      .filter(({ row, opening, placement }) => row === 0 && opening === null && placement !== null)
+      .filter(({ row, opening }) => row === 0 && opening === null)
       .map((section): MatchMember => {
         const span = nearestNanometer(section.right - section.left)
         const wish = {

@@ -5,7 +5,7 @@ import { matchEdits, matchGaps, matchMembers } from '~/core/room/matchWalls'
 import { EditLengthWord } from '~/editor/EditLength'
 import { useWallEditor } from '~/editor/WallEditor'
 import { ZERO } from '~/length'
-import { capital, count, matchText, say, sectionName, patternWords } from '~/messages'
+import { capital, count, matchText, say, sectionName, patternWords, leftOutText } from '~/messages'
 import { type Design, inForce } from '~/model'
 import { Choice } from '~/ui/Choice'
 import { Fold } from '~/ui/Fold'
@@ -24,12 +24,14 @@ function MatchedSections() {
   const wish = wishOf(design, plan.layout)
   const members = matchMembers(walls, wish)
   if (members.length < 2) return null
+  const leftOut = members.filter(({ locked, choices }) => !locked && choices.length === 0)
   const nameOf = ({ sectionId }: { sectionId: string }) => {
     const section = plan.layout.sections.find(({ id }) => id === sectionId)
     return section ? sectionName(section, survey) : sectionId
   }
   return (
     <ul aria-label="Matched sections" style={{ display: 'grid', gap: 6 }}>
+      {leftOut.length > 0 ? <li>{leftOutText(leftOut.length, leftOut.map(nameOf))}</li> : null}
       {matchGaps(members, wish.wish, 3).map((match) => (
         <li key={match.members.map(({ strips }) => strips).join(' ')}>
           <EditButton edits={matchEdits(walls, match).get('here') ?? []} wide>
