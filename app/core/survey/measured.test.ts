@@ -1,5 +1,5 @@
 import { reading, wallOf } from '../../../tests/namedWalls'
-import { inches, toInches } from '~/length'
+import { toInches } from '~/length'
 import type { Reading } from '~/model'
 import { measuredSize } from './measured'
 

@@ -23,7 +23,6 @@ import {
   paperText,
   ripText,
   rowNames,
-  say,
   sayWithUnit,
   setupsText,
   visitText,
