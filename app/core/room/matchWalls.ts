@@ -161,14 +161,26 @@ export function matchMembers(
           measure: 'gap' as const,
         }
         const strips = section.placement?.nearEdges.length ?? 0
+        const { countOf } = rulesOf(design)
+        // one that has no count now takes part with those it can be laid out with; locked it has none
+        const canHave = (n: number) =>
+          section.placement !== null ||
+          (!design.locked &&
+            layOutStanding(
+              wall.survey,
+              { ...design, ...withCount(design, section.id, countOf(n)) },
+              settings,
+            ).sections.some(
+              ({ id: own, placement }) => own === section.id && placement?.nearEdges.length === n,
+            ))
         return {
           wallId: id,
           sectionId: section.id,
-          locked: design.locked,
+          locked: design.locked && section.placement !== null,
           strips,
           gap: section.placement?.gaps[0] ?? section.placement?.leftEnd ?? 0,
           choices: countChoices(wish, span, layout.stripWidth)
-            .filter(({ withinLimits }) => withinLimits)
+            .filter(({ withinLimits, strips: n }) => withinLimits && canHave(n))
             .map(({ strips: n, gap }) => ({ strips: n, gap })),
         }
       })
