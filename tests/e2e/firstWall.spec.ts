@@ -92,9 +92,10 @@ test('walls typed with a word nobody knows: the line says so while it is typed, 
   await page.getByRole('button', { name: 'Add “piano” as an obstacle' }).click()
   await expect(lines).toHaveValue(/South: 120 x 96, obstacle 58 x 48 at 20$/)
   await page.getByRole('button', { name: 'Start the job' }).click()
-  await page.waitForURL(/\/jobs\/[0-9a-f]+$/)
-  await expect(page.getByRole('link', { name: 'North', exact: true })).toBeVisible()
-  await expect(page.getByRole('link', { name: 'South', exact: true })).toBeVisible()
+  // two walls of a room are seen together
+  await page.waitForURL(/\/jobs\/[0-9a-f]+\/rooms\/[0-9a-f]+$/)
+  for (const name of ['North', 'South'])
+    await expect(page.getByRole('main').getByRole('link', { name, exact: true })).toBeVisible()
 })
 
 test('bad input: said beside the field, kept, the drawing greyed; an impossible wall has ways out', async ({
