@@ -41,11 +41,7 @@ const SLOW = /(meeting|presses|laws|anything)\.test/
 /** Those that are asked about what is left, a little each. */
 const LAWS = [`${CORE}/layout/meeting.test.ts`, `${CORE}/patterns/anything.test.ts`]
 /** Those of what is new: more of them, each tried more often. */
-const LAWS_OF_NEW = [
-  ...LAWS,
-  `${CORE}/layout/trueAtTheWall.test.ts`,
-  `${CORE}/findings/featuresMeet.test.ts`,
-]
+const LAWS_OF_NEW = [...LAWS, `${CORE}/layout/trueAtTheWall.test.ts`, `${CORE}/findings/featuresMeet.test.ts`]
 const [LAWS_PART, LAWS_PART_OF_NEW] = ['0.15', '0.5']
 /** So long a group's laws are asked; what they were not asked about stays open. */
 const LAWS_FOR = Number(process.env.LAWS_MINUTES ?? 20) * 60_000
