@@ -26,19 +26,22 @@ export function useRelease() {
   const acts = useStore(outbox.store, (state) => state.acts)
   const release = useMemo(() => releaseOf(acts), [acts])
   /** Lets the list go to the saw as the wall is by now; its id. */
-  const freeze = useCallback((despite?: Released['despite']): string => {
-    const now = latest()
-    const id = newToken()
-    outbox.record({
-      id,
-      kind: 'released',
-      revisions: saver.store.getState().held.map(({ revision }) => revision),
-      pieces: freezeList(toRelease(planOf(now), now), outbox.store.getState().acts),
-      ...(despite ? { despite } : {}),
-      doneAt: Date.now(),
-    })
-    return id
-  }, [outbox, saver, latest])
+  const freeze = useCallback(
+    (despite?: Released['despite']): string => {
+      const now = latest()
+      const id = newToken()
+      outbox.record({
+        id,
+        kind: 'released',
+        revisions: saver.store.getState().held.map(({ revision }) => revision),
+        pieces: freezeList(toRelease(planOf(now), now), outbox.store.getState().acts),
+        ...(despite ? { despite } : {}),
+        doneAt: Date.now(),
+      })
+      return id
+    },
+    [outbox, saver, latest],
+  )
   const record = useCallback(
     (names: readonly string[], act: PieceAct) => {
       const list = releaseOf(outbox.store.getState().acts)

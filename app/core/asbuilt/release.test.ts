@@ -56,7 +56,12 @@ test('a list released with things to settle keeps them and the reason; one that 
   expect(releaseOf([list])?.despite).toBeNull()
   expect(releaseOf([{ ...list, despite }])?.despite).toEqual(despite)
   // the list that is released after it stands by itself
-  expect(releaseOf([{ ...list, despite }, { ...list, id: 'a-list-of-2', doneAt: 2 }])?.despite).toBeNull()
+  expect(
+    releaseOf([
+      { ...list, despite },
+      { ...list, id: 'a-list-of-2', doneAt: 2 },
+    ])?.despite,
+  ).toBeNull()
 })
 
 describe('a stile ripped to the wall, on a list', () => {
