@@ -51,16 +51,16 @@ export function saidOfLines(
               },
             })),
             order: lineOrder(layout, pieces, marks),
-            groups: sawAdvice({ layout, pieces }, workpiece).groups.map(
-              ({ moveId, pieces: count, alike, short, differs, advice }) => ({
+            groups: sawAdvice({ layout, pieces }, workpiece)
+              .groups()
+              .map(({ moveId, pieces: count, alike, short, differs, advice }) => ({
                 move: moveId,
                 pieces: count,
                 alike,
                 short,
                 differs: said(differs, format),
                 way: advice.advice,
-              }),
-            ),
+              })),
             ...(look ? { look } : {}),
           },
         }

@@ -6,6 +6,7 @@ import { Button } from '~/ui/Button'
 import { Fractions } from '~/ui/Fractions'
 import { Soft, Spread } from '~/ui/page'
 import { space, type } from '~/ui/theme'
+import { edgesOf } from '~/core/pieces'
 import { useSelected, useWallEditor } from './WallEditor'
 
 const Card = styled.section`
@@ -92,7 +93,8 @@ export function StripInHand() {
               <div key={piece.id} style={{ display: 'contents' }}>
                 <dt>{pieces.length > 1 ? partName(piece.part) : 'cut'}</dt>
                 <dd>
-                  <Fractions text={say(piece.cutLength, wording)} /> · {row?.label} · {whereCut(piece.id)}
+                  <Fractions text={say(edgesOf(piece).measured, wording)} /> · {row?.label} ·{' '}
+                  {whereCut(piece.id)}
                 </dd>
               </div>
             )

@@ -24,7 +24,7 @@ describe('batch, measure or scribe', () => {
           expect(adviceOf(row)).toEqual(of(row))
           batches += of(row).advice === 'batch' ? 1 : 0
         }
-        for (const { kin, advice } of groups) {
+        for (const { kin, advice } of groups()) {
           slants += kin.length
           const own = plan.cutList.filter(({ pieceIds }) => pieceIds.some((id) => kin.includes(id)))
           // it says batch where each of its rows does, and else what one of them says

@@ -108,7 +108,8 @@ function hangingOn(workpiece: Workpiece, pieces: readonly Piece[]): ReadonlyMap<
 /** What is said of every row of a plan, and of the slants of its moves, which are rows as well. */
 export interface SawAdvice {
   readonly of: (row: Pick<CutRow, 'pieceIds'>) => BatchAdvice
-  readonly groups: readonly LineGroup[]
+  /** Asked for only where slants are told: it plans the wall again where a size was measured once. */
+  readonly groups: () => readonly LineGroup[]
 }
 
 /**
@@ -157,10 +158,11 @@ export function sawAdvice(
     return { advice: 'batch', why: bounds.length === 0 ? 'betweenStrips' : 'readingsAgree', spread }
   }
 
-  const groups = shapes.flatMap((shape): LineGroup[] => {
-    const each = shape.kin.map((id) => of({ pieceIds: [id] }))
-    const [advice = each[0]] = each.filter((one) => one.advice !== 'batch')
-    return advice ? [{ ...shape, advice }] : []
-  })
+  const groups = () =>
+    shapes.flatMap((shape): LineGroup[] => {
+      const each = shape.kin.map((id) => of({ pieceIds: [id] }))
+      const [advice = each[0]] = each.filter((one) => one.advice !== 'batch')
+      return advice ? [{ ...shape, advice }] : []
+    })
   return { of, groups }
 }

@@ -201,7 +201,7 @@ describe('slants, move by move', () => {
       reading('floorFall', 90, 0),
     ].map((each, i) => ({ ...each, id: `r${i}` }))
     const workpiece = { wall: { ...wall, survey: { ...wall.survey, readings } }, settings }
-    return sawAdvice(computePlan(workpiece), workpiece).groups
+    return sawAdvice(computePlan(workpiece), workpiece).groups()
   }
 
   test('true equal bays: all slants of a chevron are one batch', () => {

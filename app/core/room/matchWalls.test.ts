@@ -1,17 +1,9 @@
 import fc from 'fast-check'
 import { runs } from '../../../tests/anyWall'
+import { memberOf } from '../../../tests/matchMember'
 import { wallOf } from '../../../tests/namedWalls'
 import { inches } from '~/length'
-import { equalGap } from '../spacing'
-import { matchGaps, type MatchMember, matchMembers } from './matchWalls'
-
-function memberOf(wallId: string, span: number, locked = false): MatchMember {
-  const choices = Array.from({ length: 40 }, (_, i) => i + 2)
-    .map((strips) => ({ strips, gap: equalGap(inches(span), inches(4), strips, 'strip') }))
-    .filter(({ gap }) => gap >= inches(10) && gap <= inches(60))
-  const now = choices[0] ?? { strips: 2, gap: 0 }
-  return { wallId, sectionId: 'all', locked, strips: now.strips, gap: now.gap, choices }
-}
+import { matchGaps, matchMembers } from './matchWalls'
 
 describe('matched walls', () => {
   test('law: the first is the best by cost over every combination, and none that is shown is beaten in both', () => {

@@ -9,24 +9,15 @@ import {
   type Workpiece,
   inForce,
 } from '~/model'
+import { memberOf } from '../../../tests/matchMember'
 import { thing, wallOf } from '../../../tests/namedWalls'
 import { computePlan } from '../computePlan'
 import { sawLimits, settingsOf } from '../cutting/sawSetting'
 import { applyEdits } from '../edits/applyEdit'
 import { cornerCut } from '../layout/corners'
-import { equalGap } from '../spacing'
 import { copeAllRound, fittingOrder, jointOf, JOINTS, jointsOf } from './fittingOrder'
 import { matchEdits, matchGaps, type MatchMember, matchMembers, roomWish } from './matchWalls'
 import { roomLayoutEdits } from './sameLayout'
-
-/** A member of a match whose boxes on a span with a margin of 4 are 10 to 60 wide. */
-function memberOf(wallId: string, span: number, locked = false): MatchMember {
-  const choices = Array.from({ length: 40 }, (_, i) => i + 2)
-    .map((strips) => ({ strips, gap: equalGap(inches(span), inches(4), strips, 'strip') }))
-    .filter(({ gap }) => gap >= inches(10) && gap <= inches(60))
-  const now = choices[0] ?? { strips: 2, gap: 0 }
-  return { wallId, sectionId: 'all', locked, strips: now.strips, gap: now.gap, choices }
-}
 
 /** Every combination of counts, the slow way. */
 function leastSpread(members: readonly MatchMember[]): number {

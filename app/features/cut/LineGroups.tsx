@@ -11,7 +11,7 @@ import { Soft } from '~/ui/page'
 /** Which slants are one batch, which are measured, which are held up and marked; nothing where nothing is struck. */
 export function LineGroups() {
   const { plan, workpiece, wording } = useWallEditor()
-  const groups = useMemo(() => sawAdvice(plan, workpiece).groups, [plan, workpiece])
+  const groups = useMemo(() => sawAdvice(plan, workpiece).groups(), [plan, workpiece])
   if (groups.length === 0) return null
   const order = lineOrder(
     plan.layout,

@@ -10,7 +10,7 @@ import { TextBox } from '~/ui/TextBox'
 
 /** What a line says of a wall put on the survey there is: sizes and trim it names, its things beside those there are. */
 function withLine(survey: Survey, typed: Survey): Partial<Survey> {
-  const taken = new Set(survey.things.map(({ id }) => id))
+  const taken = new Set([...survey.things, ...survey.readings].map(({ id }) => id))
   const free = (id: string) => {
     let found = id
     for (let n = 2; taken.has(found); n++) found = `${id}-${n}`
@@ -22,10 +22,8 @@ function withLine(survey: Survey, typed: Survey): Partial<Survey> {
     height: typed.height,
     ...(typed.baseboard ? { baseboard: typed.baseboard } : {}),
     ...(typed.crown ? { crown: typed.crown } : {}),
-    readings: [
-      ...survey.readings.filter(({ id }) => !typed.readings.some((each) => each.id === id)),
-      ...typed.readings,
-    ],
+    // a later reading of one kind and place counts; the earlier ones are kept
+    readings: [...survey.readings, ...typed.readings.map((each) => ({ ...each, id: free(each.id) }))],
     things: [...survey.things, ...typed.things.map((thing) => ({ ...thing, id: free(thing.id) }))],
   }
 }

@@ -2,7 +2,7 @@ import { renderToStaticMarkup } from 'react-dom/server'
 import { alikeBoards } from '~/core/stock'
 import { colorsOf } from '~/core/agree/wallColors'
 import { panelsOf } from '~/core/panels/panels'
-import { faceFromCard } from '~/core/pieces'
+import { edgesOf, faceFromCard } from '~/core/pieces'
 import { BoardDrawing, boardDrawingHeight } from '~/drawing/view/BoardDrawing'
 import { FileType } from '~/drawing/view/fileType'
 import { PRINT } from '~/drawing/view/palette'
@@ -119,7 +119,7 @@ export function piecesSvg({ wall, cards, wording }: PlannedWall, label: string |
     },
     drawn.map(({ row, face, top }) => (
       <g key={row.label} id={`piece-${row.label}`}>
-        <title>{`${row.label}: ${sayWithUnit(row.cutLength, wording)}, ${row.pieceIds.length} ×`}</title>
+        <title>{`${row.label}: ${sayWithUnit(edgesOf(row).measured, wording)}, ${row.pieceIds.length} ×`}</title>
         <polygon
           points={face
             .map(
@@ -132,7 +132,7 @@ export function piecesSvg({ wall, cards, wording }: PlannedWall, label: string |
           strokeWidth={0.2}
         />
         <SvgText
-          text={`${row.label} · ${row.pieceIds.length} × ${sayWithUnit(row.cutLength, wording)}`}
+          text={`${row.label} · ${row.pieceIds.length} × ${sayWithUnit(edgesOf(row).measured, wording)}`}
           x={GAP}
           y={top + row.faceWidth / NM_PER_MM + WORDS - 1}
           fontSize={5}

@@ -9,6 +9,7 @@ import {
   sayWithUnit,
 } from '~/messages'
 import type { LabelSheet } from '~/model'
+import { edgesOf } from '~/core/pieces'
 import { dayOfTime } from '../parts/when'
 import type { PaperJob, PlannedWall } from '../paperJob'
 import { type Pdf, SIDES } from '../pdf/sheets'
@@ -31,7 +32,7 @@ export function labelsOf({ cards, plan, wording, wall, release, workpiece }: Pla
       const piece = byId.get(id)
       return {
         name: names.get(id) ?? card.row.label,
-        length: sayWithUnit(card.row.cutLength, wording),
+        length: sayWithUnit(edgesOf(card.row).measured, wording),
         where: `${wall.name}: ${piece ? rowNames([piece], wording) : ''}`,
         more: [
           materialName(card.row.materialId, wording),
