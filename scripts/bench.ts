@@ -18,7 +18,8 @@ import { propose } from '~/core/judgement/propose'
 import { readJobFile } from '~/core/files/readJobFile'
 import { benchAgree } from './benchAgree'
 import { benchBoards } from './benchBoards'
-import { boardRequests, planBoards, planBoardsQuickly } from '~/core/stock'
+import { boardsAsked } from '~/core/cutting/leftToCut'
+import { planBoards, planBoardsQuickly } from '~/core/stock'
 import { inches } from '~/length'
 import {
   type Act,
@@ -113,7 +114,7 @@ const falling: Workpiece = {
   },
   settings,
 }
-const lengths = boardRequests(computePlan(falling).cutList, settings)
+const lengths = boardsAsked(computePlan(falling), falling)
 await measure('first board plan, 35 battens of 35 lengths', 20, () => lengths.map(planBoardsQuickly))
 
 // the full limits of the search: 24 ft, ten plates, every end condition, shifts of 3 in, bays that may differ by 1 in
@@ -198,7 +199,7 @@ for (const wall of file.value.rooms.flatMap((room) => room.walls)) {
   await measure(`what a miss of each reading spoils, ${wall.name}`, 5, () =>
     readingsThatMatter(workpiece, usualMisses('inches')),
   )
-  const requests = boardRequests(computePlan(workpiece).cutList, file.value.settings)
+  const requests = boardsAsked(computePlan(workpiece), workpiece)
   await measure(`first board plan, ${wall.name}`, 50, () => requests.map(planBoardsQuickly))
   await measure(`proven board plan, ${wall.name}`, 20, async () => {
     for (const request of requests) await planBoards(request, solve)

@@ -1,5 +1,6 @@
 import { formatLengthWithUnit, type LengthFormat, type Result, type TapeReading, tickOf } from '~/length'
 import type { JobFile, Workpiece } from '~/model'
+import { boardsAsked } from './cutting/leftToCut'
 import { computePlan } from './computePlan'
 import type { ClosingSum } from './marks/closingSum'
 import { saidOfJob } from './planSupplies'
@@ -15,14 +16,7 @@ import {
   type StripMarks,
 } from './marks/runningMarks'
 import type { Lap, Notch, Taper } from './pieces'
-import {
-  type BoardIssue,
-  type BoardPlan,
-  boardRequests,
-  planBoards,
-  type SearchControl,
-  type SolveInteger,
-} from './stock'
+import { type BoardIssue, type BoardPlan, planBoards, type SearchControl, type SolveInteger } from './stock'
 
 function marked({ exact, tick, side }: TapeReading, format: LengthFormat) {
   return { nm: exact, text: formatLengthWithUnit(tick, format), tick, side }
@@ -95,7 +89,7 @@ async function planWall(workpiece: Workpiece, solve: SolveInteger, control: () =
   const spacer = spacerBlock(layout, 'left', settings.tape)
   const atHead = runningMarks(layout, 'left', settings.tape, 'head')
   const boards = await Promise.all(
-    boardRequests(plan.cutList, settings).map((request) => planBoards(request, solve, control())),
+    boardsAsked(plan, workpiece).map((request) => planBoards(request, solve, control())),
   )
   return {
     closing: closing && {

@@ -1,6 +1,6 @@
 import { styled } from 'styled-components'
-import { alikeBoards, type BoardPlan, type CutBoard } from '~/core/stock'
-import { boardsNamed, boardText, leftText, say, sayStock, type Wording } from '~/messages'
+import { alikeBoards, type BoardPlan, type CutBoard, leftPieceOf } from '~/core/stock'
+import { boardsNamed, boardsText, boardText, leftText, say, sayStock, type Wording } from '~/messages'
 import { Fractions } from '~/ui/Fractions'
 import { space, type } from '~/ui/theme'
 import { useSelected, useWallEditor } from './WallEditor'
@@ -66,7 +66,7 @@ function BoardPicture({ board, longest, wording }: { board: CutBoard; longest: n
               y={1}
               width={piece.length * per}
               height={32}
-              fill={lit ? 'var(--chalk-wash)' : 'var(--board)'}
+              fill={lit ? 'var(--chalk-wash)' : piece.cut ? 'var(--paper)' : 'var(--board)'}
               stroke={lit ? 'var(--chalk)' : 'var(--rod-edge)'}
               strokeWidth={lit ? 3 : 1}
               vectorEffect="non-scaling-stroke"
@@ -108,6 +108,8 @@ export function BoardRows({ plan }: { plan: BoardPlan }) {
             <Head>
               <span>
                 <b>{boardsNamed(numbers)}</b> · {sayStock(board.length, wording)}
+                {board.pieces.some(({ cut }) => cut) ? ` · ${boardsText.begun}` : ''}
+                {leftPieceOf(board) ? ` · ${boardsText.was(leftPieceOf(board) ?? '')}` : ''}
               </span>
               <span>
                 <Fractions text={leftText(board.offcut, wording)} />

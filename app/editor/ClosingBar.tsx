@@ -1,3 +1,4 @@
+import { isInHand, newBoards } from '~/core/stock'
 import { rulesOf } from '~/core/patterns/rules'
 import { Check } from 'lucide-react'
 import { styled } from 'styled-components'
@@ -136,9 +137,12 @@ function boardsText(lengths: readonly number[], settings: Settings, wording: Wor
 export function ClosingBar() {
   const { plan, wording, boards, workpiece } = useWallEditor()
   const { closing } = plan
-  const bought = boards.materials.flatMap(({ result }) => (result.ok ? result.value.boards : []))
+  const plans = boards.materials.flatMap(({ result }) => (result.ok ? [result.value] : []))
+  const bought = plans.flatMap(newBoards)
+  // those that something was cut from are there already
+  const more = plans.some(({ boards: all }) => all.some(isInHand)) ? 'more ' : ''
   const spacer = spacerBlock(plan.layout, 'left', workpiece.settings.tape)
-  const known = boards.materials.flatMap(({ result }) => (result.ok ? [result.value.known] : []))
+  const known = plans.map((each) => each.known)
   const totals = {
     pieces: plan.pieces.length,
     boards: bought.length,
@@ -173,7 +177,7 @@ export function ClosingBar() {
             <b>{plan.pieces.length}</b> {plan.pieces.length === 1 ? 'piece' : 'pieces'}
           </li>
           <li data-testid="board-count">
-            <b>{boards.rests ? '…' : bought.length}</b>{' '}
+            <b>{boards.rests ? '…' : bought.length}</b> {more}
             {bought.length === 1 && !boards.rests ? 'board' : 'boards'}{' '}
             {bought.length > 0 && !boards.rests
               ? boardsText(

@@ -5,7 +5,10 @@ import { type WallIdentity, WallEditorProvider } from './WallEditor'
 import { Workbench } from './Workbench'
 
 export interface ShownWallProps extends Pick<WallIdentity, 'job' | 'id' | 'name'> {
-  readonly shown: Pick<WallIdentity, 'room' | 'beside' | 'asked' | 'book' | 'house' | 'crew'> & {
+  readonly shown: Pick<
+    WallIdentity,
+    'room' | 'beside' | 'elsewhere' | 'asked' | 'book' | 'house' | 'crew'
+  > & {
     readonly documents: readonly StoredDocument[]
     readonly history: PageHistory
     readonly acts: readonly Act[]
@@ -19,7 +22,7 @@ export function ShownWall({
   job,
   id,
   name,
-  shown: { room, beside, documents, history, acts, option, options, asked, book, house, crew },
+  shown: { room, beside, elsewhere, documents, history, acts, option, options, asked, book, house, crew },
 }: ShownWallProps) {
   const identity = useMemo((): WallIdentity => {
     const own = `/jobs/${job.id}/walls/${id}`
@@ -30,6 +33,7 @@ export function ShownWall({
       id,
       name,
       beside,
+      elsewhere,
       option: { id: option, name: worked?.name ?? '', chosen: worked?.chosen ?? true },
       options,
       asked,
@@ -39,7 +43,7 @@ export function ShownWall({
       wallPath: own,
       path: worked?.chosen === false ? `${own}/options/${option}` : own,
     }
-  }, [job, room, id, name, beside, option, options, asked, book, house, crew])
+  }, [job, room, id, name, beside, elsewhere, option, options, asked, book, house, crew])
   return (
     <WallEditorProvider identity={identity} documents={documents} history={history} acts={acts}>
       <Workbench>

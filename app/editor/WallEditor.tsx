@@ -1,16 +1,15 @@
 import { createContext, useContext, useDeferredValue, useEffect, useMemo, useState } from 'react'
 import { useStore } from 'zustand'
-import { isAsReleased } from '~/core/asbuilt/freeze'
-import { boardRowsOf, releaseOf } from '~/core/asbuilt/release'
+import { type CutElsewhere, cutFacts, type CutFacts, NOTHING_ELSEWHERE } from '~/core/asbuilt/cutFacts'
 import type { Remark } from '~/core/agree/clientWord'
 import type { HouseEntry } from '~/core/agree/house'
 import type { Plan } from '~/core/computePlan'
 import type { Learned } from '~/core/evenness/learnErrors'
 import type { Proved } from '~/core/evenness/tools'
 import type { LearnedRate } from '~/core/log/rates'
+import { leftToCut } from '~/core/cutting/leftToCut'
 import { toRelease } from '~/core/cutting/toRelease'
 import { applyEdits } from '~/core/edits/applyEdit'
-import type { CutRow } from '~/core/pieces'
 import type { Wording } from '~/messages'
 import type {
   Act,
@@ -30,7 +29,6 @@ import { browserOutbox, browserSaver } from './saving/browserSaver'
 import type { Outbox } from './saving/outbox'
 import type { Saver } from './saving/saver'
 import { useAtRest } from './useAtRest'
-import { useBestBoards } from './useBestBoards'
 import { type Boards, useBoards } from './useBoards'
 import { createWallStore, type Pace, type Unread, type WallState, type WallStore } from './wallStore'
 
@@ -74,6 +72,8 @@ export interface WallIdentity {
   /** Where the wall's pages are, and those of the option that is worked on. */
   readonly wallPath: string
   readonly path: string
+  /** What of the wall was cut on the job's boards, as it was when this page was opened. */
+  readonly elsewhere: CutElsewhere
   /** The walls beside it round the room, as they were when this page was opened. */
   readonly beside: { readonly left: WallBeside | null; readonly right: WallBeside | null }
 }
@@ -164,23 +164,26 @@ export function usePreview(): Plan | null {
   )
 }
 
-/** What boards are planned for: the list at the saw as long as the layout is what it was, else the plan's. */
-function useWantedRows(plan: Plan, workpiece: Workpiece): readonly CutRow[] {
+/** What of the wall is cut, by its acts and by what was cut on the job's boards. */
+export function useCutFacts(): CutFacts {
   const acts = useStore(useOutbox().store, (state) => state.acts)
-  const release = useMemo(() => releaseOf(acts), [acts])
-  const listId = release?.id
-  // ticks change no board: only another list, a reading or a spoiled piece does
-  const key = release?.pieces.map(({ read, spoiled }) => `${read ?? ''}/${spoiled.length}`).join()
-  const holds = useMemo(
-    () => release !== null && isAsReleased(release, toRelease(plan, workpiece)),
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- whether a list is its plan's hangs on no tick
-    [listId, plan, workpiece],
+  const { elsewhere } = useContext(EditorContext)?.identity ?? { elsewhere: NOTHING_ELSEWHERE }
+  return useMemo(() => cutFacts(acts, elsewhere), [acts, elsewhere])
+}
+
+/** What is left to cut of a wall as it rests, and the boards for it. */
+function useBoardsLeft(
+  resting: { readonly plan: Plan; readonly workpiece: Workpiece },
+  elsewhere: CutElsewhere,
+): Boards {
+  const { plan, workpiece } = resting
+  const acts = useStore(useOutbox().store, (state) => state.acts)
+  const list = useMemo(() => toRelease(plan, workpiece), [plan, workpiece])
+  const left = useMemo(
+    () => leftToCut(list, workpiece, cutFacts(acts, elsewhere)),
+    [list, workpiece, acts, elsewhere],
   )
-  return useMemo(
-    () => (release && holds ? boardRowsOf(release) : plan.cutList),
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- what of the release the boards hang on
-    [listId, key, holds, plan],
-  )
+  return useBoards(left, acts, plan, workpiece)
 }
 
 /** What panels see: one value a change, plan and boards with it. */
@@ -193,12 +196,11 @@ function ShownProvider({ identity, children }: { identity: WallIdentity; childre
   const workpiece = trails ? trailing : shown
   const held = useWallState((state) => state.held)
   const plan = planOf(workpiece)
-  const wanted = useWantedRows(plan, workpiece)
-  const cut = useAtRest(wanted, held)
-  const acts = useStore(useOutbox().store, (state) => state.acts)
-  const found = useBestBoards(useBoards(cut, workpiece.settings), acts, plan, workpiece)
+  const now = useMemo(() => ({ plan, workpiece }), [plan, workpiece])
+  const resting = useAtRest(now, held)
+  const found = useBoardsLeft(resting, identity.elsewhere)
   // boards that rest are those of the wall before the pull: they must not pass for this one's
-  const rests = cut !== wanted
+  const rests = resting !== now
   const boards = useMemo(() => (rests ? { ...found, searching: true, rests: true } : found), [found, rests])
   const editor = useMemo((): WallEditor => {
     const wording = wordingOf(workpiece)

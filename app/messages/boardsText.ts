@@ -1,7 +1,7 @@
 import type { CheaperChange } from '~/core/yard/cheaperWays'
 import type { OneMore } from '~/core/yard/alternatives'
 import type { ShoppingGroup, ShoppingLine, ShoppingSum } from '~/core/yard/shoppingList'
-import type { BoardPlan } from '~/core/stock'
+import { type BoardPlan, isInHand } from '~/core/stock'
 import { count, materialName, money, sayStock, sayWithUnit, type Wording } from './words'
 import { yardText } from './yardText'
 
@@ -31,6 +31,10 @@ export const boardsText = {
   inHand: 'from what is in hand',
   wasteAll: 'waste, kerfs too',
   stop: 'Stop looking',
+  begun: 'open, something is cut from it',
+  was: (name: string) => `what was cut as ${name}`,
+  open: (number: number, wall: string) => `what is left of board ${number}${wall ? `, ${wall}` : ''}`,
+  overPiece: (piece: string, wall: string) => `what was cut as ${piece}${wall ? `, ${wall}` : ''}`,
   newOnly: 'These are boards bought new, for this wall alone.',
   withInHand: 'With what is on hand and on the rack, and the other walls',
   howCut: 'What is cut from each',
@@ -104,6 +108,18 @@ export function gapText(plan: BoardPlan, currency: string): string {
 export function byLengthText(said: number, plan: BoardPlan): string | null {
   const needs = plan.boards.length
   return said < needs ? `By total length it looks like ${said}; the saw needs ${needs}.` : null
+}
+
+/** What of a wall's boards is cut already, and what of the rest comes from boards that are open. */
+export function cutSoFarText({ boards }: BoardPlan): string {
+  const all = boards.flatMap(({ pieces }) => pieces)
+  const cut = all.filter((piece) => piece.cut && !piece.pieceId.startsWith('spoiled:')).length
+  const open = boards.filter(isInHand)
+  const fromOpen = open.flatMap(({ pieces }) => pieces).filter((piece) => !piece.cut).length
+  const left = all.filter((piece) => !piece.cut).length
+  return left === 0
+    ? `All ${cut} are cut. Nothing is left to buy.`
+    : `${cut} cut, ${left} to go: ${fromOpen} from ${count(open.length, 'open board')}, ${left - fromOpen} from new ones.`
 }
 
 /** What one more spare of the likeliest piece costs. */

@@ -154,9 +154,10 @@ export const builtText = {
     boards === null
       ? 'no board on sale holds them'
       : boards === 0
-        ? 'no new board'
-        : `${boards} new ${boards === 1 ? 'board' : 'boards'}`,
-  cost: (cost: number, w: Wording) => money(cost, w.currency ?? 'USD'),
+        ? 'no more boards'
+        : `${Math.abs(boards)} ${Math.abs(boards) === 1 ? 'board' : 'boards'} ${boards > 0 ? 'more' : 'fewer'}`,
+  cost: (cost: number, w: Wording) =>
+    `${money(Math.abs(cost), w.currency ?? 'USD')} ${cost > 0 ? 'more' : 'less'}`,
   minutes: (minutes: number) => (minutes === 0 ? '' : `about ${minutes} min`),
   uneven: (worst: string, step: string, seen: boolean) =>
     `worst bay off by ${worst}, step to its neighbor ${step}: ${seen ? 'an eye sees it' : 'no eye sees it'}`,

@@ -106,9 +106,9 @@ describe('as built', () => {
     expect(builtText.recuts(5, 2)).toBe('5 to recut, 2 from themselves')
     expect(builtText.recuts(4, 0)).toBe('4 to recut')
     expect([builtText.boards(0), builtText.boards(1), builtText.boards(3)]).toEqual([
-      'no new board',
-      '1 new board',
-      '3 new boards',
+      'no more boards',
+      '1 board more',
+      '3 boards more',
     ])
     expect(builtText.boards(null)).toContain('no board on sale')
     expect([builtText.minutes(0), builtText.minutes(7)]).toEqual(['', 'about 7 min'])

@@ -4,6 +4,16 @@ import { countedSchema, LOG_STAGES, logShapes } from './log'
 import { LIMITS } from './limits'
 import { FLAW_AT, FLAWS, releasedPieceSchema } from './release'
 
+/** A board by its number in the wall's plan of that material and how long it is; and the cut piece that it was, where it was one. */
+function cutFromSchema() {
+  return z.strictObject({
+    /** None for a piece that is cut shorter into another. */
+    number: z.number().int().min(1).max(10_000).optional(),
+    length: storedLength,
+    of: z.string().min(1).max(24).optional(),
+  })
+}
+
 /**
  * What a person did at the wall or at the saw. Never changed and never taken back by undo: what is no longer so is an act of its own.
  * Made when it is wanted: pages need only its type.
@@ -50,12 +60,16 @@ export function actSchema() {
         })
         .optional(),
     }),
-    /** The piece is cut, or is not after all; it is not up on the wall after all. */
-    z.strictObject({ ...ofPiece, kind: z.enum(['pieceCut', 'pieceUncut', 'pieceDown']) }),
+    /** The piece is cut, from which board where that is known. */
+    z.strictObject({ ...ofPiece, kind: z.literal('pieceCut'), board: cutFromSchema().optional() }),
+    /** It is not cut after all; it is not up on the wall after all. */
+    z.strictObject({ ...ofPiece, kind: z.enum(['pieceUncut', 'pieceDown']) }),
     /** It is up: and where its strip was laid out then, an upright's left edge from the wall's left end, a horizontal's bottom above the base line. */
     z.strictObject({
       ...ofPiece,
       kind: z.literal('pieceUp'),
+      /** The board it was cut from, where it goes up without having been ticked as cut. */
+      board: cutFromSchema().optional(),
       left: storedLength.nullable().optional(),
       bottom: storedLength.nullable().optional(),
     }),
@@ -122,6 +136,8 @@ export type Act = z.output<ReturnType<typeof actSchema>> & {
   readonly member?: string | null
   readonly keptAt?: number
 }
+/** What a piece was cut from. */
+export type CutFrom = z.output<ReturnType<typeof cutFromSchema>>
 export type MarkAct = Extract<Act, { strip: string; left: unknown }>
 export type Released = Extract<Act, { kind: 'released' }>
 

@@ -5,7 +5,7 @@ import { type LengthSchema, notNegative, storedLength } from './lengthSchema'
 import { materialSchema } from './material'
 import { paintSchema } from './paint'
 import { USUAL_SAW, USUAL_TOOLS } from './saw'
-import { shopSchema, USUAL_SWING, usualOffers } from './shop'
+import { shopSchema, USUAL_ALLOWANCE, USUAL_SWING, usualOffers } from './shop'
 import { STOCK_LIST } from './stockList'
 import { USUAL_WORK, workSchema } from './work'
 
@@ -56,6 +56,7 @@ export function startingSettings(units: Settings['units'], tape: Settings['tape'
     shop: {
       kerf: inches(1 / 8),
       endTrim: inches(0),
+      allowance: USUAL_ALLOWANCE,
       swing: USUAL_SWING,
       offers: STOCK_LIST.flatMap((material) => usualOffers(material.id, units)),
       saw: USUAL_SAW,

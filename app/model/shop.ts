@@ -7,6 +7,8 @@ import { sawSchema, sheetSchema, TOOLS, USUAL_SAW, USUAL_TOOLS } from './saw'
 
 /** Where most saws stop. Common practice, no source. */
 export const USUAL_SWING = 50
+/** Pieces are cut this much long before they are shaved to fit: 1/8 in. Common practice, no source. */
+export const USUAL_ALLOWANCE = inches(1 / 8)
 
 /** The boards on sale for the job and what the saw takes. Prices in hundredths of the job's money. */
 export function shopSchema(length: LengthSchema) {
@@ -14,6 +16,8 @@ export function shopSchema(length: LengthSchema) {
     kerf: notNegative(length),
     /** Taken once off each board to square its end, saw cut included. */
     endTrim: notNegative(length),
+    /** A piece that is measured in place is first cut longer by this much, and its board must hold that. Common practice, no source. */
+    allowance: notNegative(length).default(USUAL_ALLOWANCE),
     /** How far the saw swings from square, in degrees; most stop at 50 or a little past it. Common practice, no source. */
     swing: z.number().min(0).max(80).default(USUAL_SWING),
     offers: z

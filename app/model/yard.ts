@@ -101,8 +101,16 @@ export function yardActSchema() {
       kind: z.literal('boardCut'),
       job,
       ...board,
-      from: z.enum(['bought', 'hand', 'rack']),
+      from: z.enum(['bought', 'hand', 'rack', 'open']),
       offcut: offcut.nullable(),
+      /** Of what is left of a board that is open at a wall, by its number there, or of a piece cut for nothing, by its name. */
+      open: z
+        .strictObject({
+          wall: idSchema,
+          number: z.number().int().min(1).max(10_000).optional(),
+          piece: z.string().min(1).max(24).optional(),
+        })
+        .optional(),
       /** Pieces by wall and name (wall/piece), each as long as it was cut: the layout may go on afterwards. */
       pieces: z
         .array(z.strictObject({ id: z.string().min(3).max(220), length: positive(storedLength) }))

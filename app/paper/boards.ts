@@ -1,4 +1,5 @@
-import { inHandOf, jobRequests, piecesOfWall, stillToCut } from '~/core/yard/jobRequests'
+import { inHandOf, jobRequests, stillToCut } from '~/core/yard/jobRequests'
+import { leftOfWall } from '~/core/yard/wallLeft'
 import { wishOf } from '~/core/yard/yardState'
 import {
   type BoardIssue,
@@ -7,7 +8,6 @@ import {
   type SearchControl,
   type SolveInteger,
 } from '~/core/stock'
-import { isCut } from '~/core/marks/marked'
 import type { PaperJob, PlannedWall } from './paperJob'
 
 export interface PaperBoards {
@@ -25,11 +25,12 @@ export async function paperBoards(
   /** For each material in turn, told how many are still to be planned. */
   control: (still: number) => SearchControl,
 ): Promise<PaperBoards> {
-  const uncut = walls.filter(({ wall }) => !isCut(wall.acts))
-  const names = new Map(uncut.map(({ wall }) => [wall.id, wall.name]))
-  const all = uncut.flatMap(({ wall, workpiece }) =>
-    piecesOfWall({ id: wall.id, name: wall.name, workpiece }),
+  const lefts = walls.map(({ wall: { id, name, acts }, workpiece }) =>
+    leftOfWall({ id, name, workpiece, acts }),
   )
+  const names = new Map(lefts.map(({ wall, name }) => [wall, name]))
+  const all = lefts.flatMap(({ pieces }) => pieces)
+  const several = lefts.filter(({ pieces }) => pieces.length > 0).length > 1
   const out = job.settings.shop.offers.filter((offer) =>
     job.stock.lengths.some(
       (each) => each.material === offer.material && each.length === offer.length && each.state === 'out',
@@ -40,10 +41,10 @@ export async function paperBoards(
     job.settings,
     {
       wish: wishOf(job.yardActs, job.id),
-      inHand: inHandOf(job.yardActs, job.id),
+      inHand: inHandOf(job.yardActs, job.id, lefts, job.settings),
       out: out.map(({ id }) => id),
     },
-    ({ label, wall }) => (uncut.length > 1 ? `${label} ${names.get(wall) ?? ''}` : label),
+    ({ label, wall }) => (several ? `${label} ${names.get(wall) ?? ''}` : label),
   )
   const plans: BoardPlan[] = []
   const without: BoardIssue[] = []

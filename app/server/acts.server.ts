@@ -71,8 +71,8 @@ const MARKS = [
   'struck',
 ]
 
-/** Which of these walls are cut: said to be, or all of their list ticked. */
-export function cutWalls(db: Database, wallIds: readonly string[]): Set<string> {
+/** What was done of cutting at these walls, oldest first, by wall. */
+export function cuttingActs(db: Database, wallIds: readonly string[]): Map<string, Act[]> {
   const rows = db
     .select()
     .from(acts)
@@ -81,5 +81,10 @@ export function cutWalls(db: Database, wallIds: readonly string[]): Set<string> 
     .all()
   const byWall = new Map<string, Act[]>()
   for (const row of rows) byWall.set(row.wallId, [...(byWall.get(row.wallId) ?? []), asAct(row)])
-  return new Set([...byWall].flatMap(([wallId, done]) => (wallIsCut(done) ? [wallId] : [])))
+  return byWall
+}
+
+/** Which of these walls are cut: said to be, or all of their list ticked. */
+export function cutWalls(db: Database, wallIds: readonly string[]): Set<string> {
+  return new Set([...cuttingActs(db, wallIds)].flatMap(([wallId, done]) => (wallIsCut(done) ? [wallId] : [])))
 }

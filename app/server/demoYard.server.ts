@@ -1,5 +1,5 @@
 import { workpieceInRoom } from './rooms.server'
-import { piecesOfWall } from '~/core/yard/jobRequests'
+import { leftOfWall } from '~/core/yard/wallLeft'
 import { inches, type Length } from '~/length'
 import type { Database } from './db/database.server'
 import { jobDetail } from './jobs.server'
@@ -41,7 +41,7 @@ export function addDemoYard(db: Database, jobId: string, cutWall: string): void 
     })
   }
   bringList(db, 'gull-lane', LIST)
-  const [first] = piecesOfWall({ id: wallId, name: cutWall, workpiece })
+  const [first] = leftOfWall({ id: wallId, name: cutWall, workpiece, acts: [] }).pieces
   if (!first) return
   const start = Date.now() - 9 * 86_400_000
   let n = 0

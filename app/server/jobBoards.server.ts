@@ -1,6 +1,7 @@
-import type { Bodies } from '~/model'
+import { wallIsCut } from '~/core/asbuilt/release'
+import type { Act, Bodies } from '~/model'
 import type { Database } from './db/database.server'
-import { cutWalls } from './acts.server'
+import { cuttingActs } from './acts.server'
 import { readableDocument } from './documents.server'
 import { jobDetail } from './jobs.server'
 import { wallsOfJob } from './pages.server'
@@ -12,6 +13,8 @@ export interface JobWall {
   readonly name: string
   readonly room: string
   readonly cut: boolean
+  /** What was done of cutting at it, oldest first. */
+  readonly acts: readonly Act[]
   readonly survey: { readonly id: string; readonly revision: number; readonly body: Bodies['survey'] }
   readonly design: { readonly id: string; readonly revision: number; readonly body: Bodies['design'] }
 }
@@ -25,7 +28,7 @@ export function jobBoards(db: Database, jobId: string) {
   const shown = job.rooms.flatMap((room) =>
     room.walls.filter(({ archived }) => !archived).map((wall) => ({ room, wall })),
   )
-  const cut = cutWalls(
+  const done = cuttingActs(
     db,
     shown.map(({ wall }) => wall.id),
   )
@@ -36,15 +39,18 @@ export function jobBoards(db: Database, jobId: string) {
     const survey = row && readableDocument(db, 'survey', row.surveyId)
     const design = row && readableDocument(db, 'design', row.designId)
     if (!row || !survey || !design) unreadable.push(wall.name)
-    else
+    else {
+      const ownActs = done.get(wall.id) ?? []
       walls.push({
         id: wall.id,
         name: wall.name,
         room: room.id,
-        cut: cut.has(wall.id),
+        cut: wallIsCut(ownActs),
+        acts: ownActs,
         survey: { id: row.surveyId, ...survey },
         design: { id: row.designId, ...design },
       })
+    }
   }
   const acts = yardActsOf(db)
   return {

@@ -1,6 +1,8 @@
 import { expose } from 'comlink'
 import highs from 'highs'
 import wasmUrl from 'highs/runtime?url'
+import type { CutFacts } from '~/core/asbuilt/cutFacts'
+import { computePlan } from '~/core/computePlan'
 import type { SawLimits } from '~/core/cutting/sawSetting'
 import { planSetups, type SawRow } from '~/core/cutting/setups'
 import { type Cuts, planSheets, type SheetDemand } from '~/core/sheets/stripSheets'
@@ -9,7 +11,7 @@ import { optionFigures } from '~/core/agree/optionFigures'
 import type { Sheet, Workpiece } from '~/model'
 import { alternativesOf } from '~/core/yard/alternatives'
 import { cheaperWays } from '~/core/yard/cheaperWays'
-import { piecesOfWall, type WallOfJob } from '~/core/yard/jobRequests'
+import { leftOfWall, type WallOfJob } from '~/core/yard/wallLeft'
 import { highsSolver } from './highsSolver'
 
 const solve = highsSolver(() => highs({ locateFile: () => wasmUrl }))
@@ -21,8 +23,8 @@ const until = (end: number) => ({
 })
 
 const api = {
-  /** Every piece of these walls. */
-  pieces: (walls: readonly WallOfJob[]) => walls.flatMap(piecesOfWall),
+  /** What of these walls is still to cut. */
+  left: (walls: readonly WallOfJob[]) => walls.map(leftOfWall),
   /** What lengths come to one by one, and one more spare. */
   alternatives(request: BoardRequest, plan: BoardPlan, ms: number) {
     const end = performance.now() + ms
@@ -30,7 +32,8 @@ const api = {
   },
   cheaper: cheaperWays,
   /** What each of a wall's options comes to. */
-  figures: (options: readonly Workpiece[]) => options.map((option) => optionFigures(option)),
+  figures: (options: readonly Workpiece[], facts?: CutFacts) =>
+    options.map((option) => optionFigures(option, computePlan(option), facts)),
   setups: (rows: readonly SawRow[], saw: SawLimits) => planSetups(rows, saw),
   /** Looks until `ms` are over; each better plan is told on the way. */
   plan(request: BoardRequest, ms: number, better: (plan: BoardPlan) => void) {

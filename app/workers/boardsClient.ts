@@ -6,7 +6,8 @@ import { proxy } from 'comlink'
 import { ok, type Result } from '~/length'
 import type { Alternatives } from '~/core/yard/alternatives'
 import type { CheaperAsked, CheaperWay } from '~/core/yard/cheaperWays'
-import type { JobPiece, WallOfJob } from '~/core/yard/jobRequests'
+import type { CutFacts } from '~/core/asbuilt/cutFacts'
+import type { WallLeft, WallOfJob } from '~/core/yard/wallLeft'
 import type { OptionFigures } from '~/core/agree/optionFigures'
 import type { Sheet, Workpiece } from '~/model'
 import type { BoardsWorker } from './boards.worker'
@@ -73,9 +74,9 @@ export function proveSetups(rows: readonly SawRow[], saw: SawLimits): WorkerJob<
   return boards.run((remote) => remote.setups(rows, saw) as Promise<SetupPlan>)
 }
 
-/** Every piece of a job's walls, worked out in a worker. */
-export function findPieces(walls: readonly WallOfJob[]): WorkerJob<readonly JobPiece[]> {
-  return boards.run((remote) => remote.pieces(walls) as Promise<readonly JobPiece[]>)
+/** What of a job's walls is still to cut, worked out in a worker. */
+export function findLeft(walls: readonly WallOfJob[]): WorkerJob<readonly WallLeft[]> {
+  return boards.run((remote) => remote.left(walls) as Promise<readonly WallLeft[]>)
 }
 
 /** What the yard's lengths come to one by one and mixed, and one more spare: looked at for so long. */
@@ -92,6 +93,13 @@ export function findCheaper(asked: CheaperAsked): WorkerJob<readonly CheaperWay[
 }
 
 /** What each of a wall's options comes to, worked out in a worker. */
-export function findFigures(options: readonly Workpiece[]): WorkerJob<readonly OptionFigures[]> {
-  return boards.run((remote) => remote.figures(options) as Promise<readonly OptionFigures[]>)
+export function findFigures({
+  options,
+  facts,
+}: {
+  readonly options: readonly Workpiece[]
+  /** What of the wall is cut already, where that is asked. */
+  readonly facts?: CutFacts
+}): WorkerJob<readonly OptionFigures[]> {
+  return boards.run((remote) => remote.figures(options, facts) as Promise<readonly OptionFigures[]>)
 }

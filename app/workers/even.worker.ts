@@ -1,4 +1,5 @@
 import { expose } from 'comlink'
+import type { CutFacts } from '~/core/asbuilt/cutFacts'
 import { releaseOf } from '~/core/asbuilt/release'
 import { waysOn } from '~/core/asbuilt/waysOut'
 import { type SimulationAsked, simulate } from '~/core/evenness/simulate'
@@ -9,11 +10,13 @@ import type { Act, Workpiece } from '~/model'
 export interface BuiltAsked {
   readonly workpiece: Workpiece
   readonly acts: readonly Act[]
+  readonly facts: CutFacts
 }
 
 const api = {
   simulate: (asked: SimulationAsked) => simulate(asked),
-  waysOn: ({ workpiece, acts }: BuiltAsked) => waysOn(workpiece, cutWall(workpiece), acts, releaseOf(acts)),
+  waysOn: ({ workpiece, acts, facts }: BuiltAsked) =>
+    waysOn(workpiece, cutWall(workpiece), acts, releaseOf(acts), facts),
 }
 export type EvenWorker = typeof api
 

@@ -1,3 +1,4 @@
+import type { CutFacts } from '~/core/asbuilt/cutFacts'
 import type { ProposalCards } from '~/core/judgement/cards'
 import type { HeightProposal } from '~/core/judgement/heights'
 import type { MoveCost } from '~/core/judgement/moveCosts'
@@ -12,14 +13,20 @@ const proposals = keptWorker<ProposalsWorker>(
   () => new Worker(new URL('./proposals.worker.ts', import.meta.url), { type: 'module' }),
 )
 
+/** A wall, and what of it is cut: boards are counted for the rest. */
+export interface AskedOfWall {
+  readonly workpiece: Workpiece
+  readonly facts: CutFacts
+}
+
 /** Searches layouts for a wall, in a worker. */
-export function searchProposals(workpiece: Workpiece): WorkerJob<ProposalCards> {
-  return proposals.run((remote) => remote.propose(workpiece) as Promise<ProposalCards>)
+export function searchProposals({ workpiece, facts }: AskedOfWall): WorkerJob<ProposalCards> {
+  return proposals.run((remote) => remote.propose(workpiece, facts) as Promise<ProposalCards>)
 }
 
 /** Works out what usual and economical heights would waste, in a worker. */
-export function searchHeights(workpiece: Workpiece): WorkerJob<readonly HeightProposal[]> {
-  return proposals.run((remote) => remote.heights(workpiece) as Promise<readonly HeightProposal[]>)
+export function searchHeights({ workpiece, facts }: AskedOfWall): WorkerJob<readonly HeightProposal[]> {
+  return proposals.run((remote) => remote.heights(workpiece, facts) as Promise<readonly HeightProposal[]>)
 }
 
 /** Works out what a miss of each figure read but once would spoil, in a worker. */
@@ -34,8 +41,8 @@ export function searchMatters({
 }
 
 /** Works out what each move of a design in lines adds, in a worker. */
-export function searchMoveCosts(workpiece: Workpiece): WorkerJob<readonly MoveCost[]> {
-  return proposals.run((remote) => remote.moveCosts(workpiece) as Promise<readonly MoveCost[]>)
+export function searchMoveCosts({ workpiece, facts }: AskedOfWall): WorkerJob<readonly MoveCost[]> {
+  return proposals.run((remote) => remote.moveCosts(workpiece, facts) as Promise<readonly MoveCost[]>)
 }
 
 /** Searches places of a field of lines that clear its plates, in a worker. */

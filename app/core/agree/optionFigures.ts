@@ -1,6 +1,8 @@
 import type { Workpiece } from '~/model'
 import { computePlan, type Plan } from '../computePlan'
-import { boardsNear, sawCounts } from '../cutting/sawCounts'
+import { type CutFacts, NOTHING_CUT } from '../asbuilt/cutFacts'
+import { boardsNear } from '../cutting/leftToCut'
+import { sawCounts } from '../cutting/sawCounts'
 import { signedArea } from '../geometry'
 import { platesNear } from '../judgement/nudges'
 import { areaLeftOf } from '../judgement/lineLook'
@@ -50,13 +52,18 @@ function lookOf({ layout, pieces }: Plan): { density: number; left: number } {
 }
 
 /** Works an option out whole: its plan, a good board plan, an order of set-ups, and what all of it needs. */
-export function optionFigures(workpiece: Workpiece, plan: Plan = computePlan(workpiece)): OptionFigures {
+export function optionFigures(
+  workpiece: Workpiece,
+  plan: Plan = computePlan(workpiece),
+  cut: CutFacts = NOTHING_CUT,
+): OptionFigures {
   const { setUps, inPlace } = sawCounts(plan, workpiece)
-  const near = boardsNear(plan, workpiece)
+  const near = boardsNear(plan, workpiece, cut)
   const facts = wallFacts(
     { id: 'option', name: '', room: '' },
     workpiece,
-    { boards: near.count, setUps, inPlace },
+    // sanded and painted are all its boards, cut or not
+    { boards: cut === NOTHING_CUT ? near.count : boardsNear(plan, workpiece).count, setUps, inPlace },
     plan,
   )
   const costs = takeOff([facts], workpiece.settings).supplies.map(({ cost }) => cost)

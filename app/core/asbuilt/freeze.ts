@@ -69,7 +69,9 @@ export function freezeList(plan: ToRelease, acts: readonly Act[]): ReleasedPiece
   const lists = releasedOf(acts)
   const before = releaseOf(acts)?.pieces ?? []
   const used = new Set(lists.flatMap(({ pieces }) => pieces.map(({ name }) => letterOf(name))))
-  const fit = matched(wantedPieces(plan), before, plan.fit)
+  const fit = new Map(
+    [...matched(wantedPieces(plan), before, plan.fit)].map(([id, { piece }]) => [id, piece]),
+  )
   const names = new Map<string, string>()
   let next = 0
   for (const row of [...plan.cutList].sort(
@@ -135,7 +137,7 @@ function matched(
   wanted: readonly { readonly id: string; readonly shape: Shape }[],
   released: readonly ReleasedState[],
   within: Length,
-): Map<string, ReleasedPiece> {
+): Map<string, ReleasedState> {
   const keyOf = (shape: Shape) =>
     [shape.materialId, shape.faceWidth, endCutKey(shape.start), endCutKey(shape.end)].join(' ')
   const free = new Map<string, Set<ReleasedState>>()
@@ -143,13 +145,13 @@ function matched(
     const key = keyOf(state.piece)
     free.set(key, (free.get(key) ?? new Set()).add(state))
   }
-  const found = new Map<string, ReleasedPiece>()
+  const found = new Map<string, ReleasedState>()
   // what is up stays up, whatever the plan has become beside it
   const up = new Map(released.flatMap((state) => (state.upAt === null ? [] : [[state.piece.pieceId, state]])))
   for (const { id } of wanted) {
     const state = up.get(id)
     if (!state) continue
-    found.set(id, state.piece)
+    found.set(id, state)
     for (const alike of free.values()) alike.delete(state)
   }
   for (const itself of [true, false])
@@ -161,10 +163,43 @@ function matched(
           (sameLengths(state.piece, shape) || (itself && fitsAsCut(state, shape, within))),
       )
       if (!fits) continue
-      found.set(id, fits.piece)
+      found.set(id, fits)
       alike?.delete(fits)
     }
   return found
+}
+
+/** The released piece that each piece of a plan is by now, by the plan's ids; and the names of those cut that it has no more. */
+export function standingIn(
+  release: Release | null,
+  plan: Pick<ToRelease, 'cutList' | 'fit'>,
+): { readonly standing: ReadonlyMap<string, ReleasedState>; readonly over: ReadonlySet<string> } {
+  if (!release) return { standing: new Map(), over: new Set() }
+  const standing = matched(wantedPieces(plan), release.pieces, plan.fit)
+  const kept = new Set([...standing.values()].map(({ piece }) => piece.name))
+  return {
+    standing,
+    over: new Set([
+      ...release.pieces.flatMap(({ piece, cutAt }) =>
+        cutAt === null || kept.has(piece.name) ? [] : [piece.name],
+      ),
+      ...release.leftOver.map(({ piece }) => piece.name),
+    ]),
+  }
+}
+
+/** A cut piece that no longer fits is cut shorter into what is wanted in its place: no other wood is needed for that. */
+export function servesItself(state: ReleasedState, wanted: CutRow): boolean {
+  const { piece, cutAt } = state
+  if (cutAt === null || piece.materialId !== wanted.materialId || piece.faceWidth !== wanted.faceWidth)
+    return false
+  if (!sameRecesses(piece, wanted)) return false
+  const { longLength } = lengthNow(state)
+  const sameEnds =
+    endCutKey(piece.start) === endCutKey(wanted.start) && endCutKey(piece.end) === endCutKey(wanted.end)
+  // another cut at an end starts from the shorter edge
+  const has = sameEnds ? longLength : piece.shortLength + longLength - piece.longLength
+  return wanted.longLength <= has
 }
 
 /** What has become of a released list since the design went on. */
@@ -185,7 +220,7 @@ export interface SinceRelease {
 export function sinceRelease(release: Release, plan: Pick<ToRelease, 'cutList' | 'fit'>): SinceRelease {
   const wanted = wantedPieces(plan)
   const fit = matched(wanted, release.pieces, plan.fit)
-  const kept = new Set([...fit.values()].map(({ name }) => name))
+  const kept = new Set([...fit.values()].map(({ piece: { name } }) => name))
   const fresh = wanted.filter(({ id }) => !fit.has(id))
   const wasCut = new Set(
     release.pieces.flatMap(({ piece, cutAt }) => (cutAt === null ? [] : [piece.pieceId])),
@@ -210,8 +245,15 @@ export function sinceRelease(release: Release, plan: Pick<ToRelease, 'cutList' |
       return { name: piece.name, serves: serves?.id ?? null }
     })
   return {
-    fits: [...fit.values()].map(({ name }) => name),
-    moves: [...fit].flatMap(([id, { pieceId, name }]) => (pieceId === id ? [] : [name])),
+    fits: [...fit.values()].map(({ piece: { name } }) => name),
+    moves: [...fit].flatMap(
+      ([
+        id,
+        {
+          piece: { pieceId, name },
+        },
+      ]) => (pieceId === id ? [] : [name]),
+    ),
     fresh: fresh.map(({ id }) => id),
     again: fresh.filter(({ id }) => wasCut.has(id)).map(({ id }) => id),
     leftOver,

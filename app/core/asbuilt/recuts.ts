@@ -1,5 +1,5 @@
 import type { Settings } from '~/model'
-import { buildCutList, endCutKey, type Piece, SAME_WITHIN, sameRecesses } from '../pieces'
+import { endCutKey, type Piece, SAME_WITHIN, sameRecesses } from '../pieces'
 import { boardRequests, firstBoards } from '../stock'
 
 /** What a change costs whose pieces are cut already. */
@@ -34,7 +34,10 @@ export function recutsBetween(before: readonly Piece[], after: readonly Piece[],
     const known = cut.get(piece.id)
     return known !== undefined && !fits(known, piece)
   })
-  const plans = boardRequests(buildCutList(fresh), settings).map(firstBoards)
+  const plans = boardRequests(
+    fresh.map(({ id, materialId, cutLength }) => ({ id, label: id, materialId, length: cutLength })),
+    settings,
+  ).map(firstBoards)
   const known = plans.flatMap((plan) => (plan.ok ? [plan.value] : []))
   const all = known.length === plans.length
   return {

@@ -33,8 +33,8 @@ export interface Release {
   readonly id: string
   readonly doneAt: number
   readonly pieces: readonly ReleasedState[]
-  /** Pieces of earlier lists that were cut and that this one has no more: names and what they are. */
-  readonly leftOver: readonly ReleasedPiece[]
+  /** Pieces of earlier lists that were cut and that this one has no more. */
+  readonly leftOver: readonly ReleasedState[]
   /** It was released with something still to settle: what, and why; null where nothing was. */
   readonly despite: NonNullable<Released['despite']> | null
 }
@@ -156,7 +156,9 @@ export function releaseOf(acts: readonly Act[]): Release | null {
   const gone = new Map<string, ReleasedPiece>()
   for (const list of before)
     for (const piece of list.pieces) if (!names.has(piece.name)) gone.set(piece.name, piece)
-  const leftOver = [...gone.values()].filter((piece) => happened(piece, actsOn(piece, before)).cutAt !== null)
+  const leftOver = [...gone.values()]
+    .map((piece) => happened(piece, actsOn(piece, before)))
+    .filter(({ cutAt }) => cutAt !== null)
   return { id: last.id, doneAt: last.doneAt, pieces, leftOver, despite: last.despite ?? null }
 }
 
@@ -208,15 +210,6 @@ export function releasedRows(release: Release): CutRow[] {
     })
   }
   return [...rows.values()].sort((a, b) => b.cutLength - a.cutLength)
-}
-
-/** The rows for the boards: a spoiled piece took its stuff, and another of it is wanted besides. */
-export function boardRowsOf(release: Release): CutRow[] {
-  const spoiled = new Map(release.pieces.map(({ piece, spoiled: times }) => [piece.pieceId, times.length]))
-  return releasedRows(release).map((row) => ({
-    ...row,
-    pieceIds: row.pieceIds.flatMap((id) => Array.from({ length: 1 + (spoiled.get(id) ?? 0) }, () => id)),
-  }))
 }
 
 /** Everything on the list is cut. */

@@ -6,7 +6,10 @@ import { wallOf } from '../../../tests/namedWalls'
 import { computePlan, type Plan } from '../computePlan'
 import { toRelease } from '../cutting/toRelease'
 import { applyEdits } from '../edits/applyEdit'
+import { boardsNear } from '../cutting/leftToCut'
+import { rulesOf } from '../patterns/rules'
 import { builtWall, offPlan } from './built'
+import { cutFacts } from './cutFacts'
 import { freezeList, sinceRelease } from './freeze'
 import { type Release, releaseOf } from './release'
 import { waysOn } from './waysOut'
@@ -53,6 +56,24 @@ const ways = (workpiece: Workpiece, acts: readonly Act[]) => {
 }
 const lefts = (workpiece: Workpiece) =>
   computePlan(workpiece).layout.uprights.map(({ left }) => toInches(left))
+
+/** The largest step from one gap's change to its neighbor's, by the two layouts; what a filler fills is no gap. Null for margins of boxes. */
+function stepOf(before: Plan, after: Plan): number | null {
+  if (rulesOf(after.layout).places !== 'uprights') return null
+  const filled = after.layout.fillers.find(({ id }) => id.includes('right'))
+  const steps = after.layout.sections.flatMap(({ placement: now }, i) => {
+    const was = before.layout.sections[i]?.placement
+    if (!now || !was || now.gaps.length !== was.gaps.length) return [NaN]
+    const end = now.rightEnd - (filled ? filled.right - filled.left : 0)
+    const sizes = [was.leftEnd, ...was.gaps, was.rightEnd]
+    const by = [now.leftEnd, ...now.gaps, end].map((gap, n) => gap - (sizes[n] ?? 0))
+    const bays = by.filter(
+      (each, n) => !((n === 0 || n === by.length - 1) && Math.abs(sizes[n] ?? 0) <= 2 && Math.abs(each) <= 2),
+    )
+    return bays.slice(1).map((each, n) => Math.abs(each - (bays[n] ?? each)))
+  })
+  return steps.some(Number.isNaN) ? null : Math.max(0, ...steps)
+}
 
 const grid = (width: number, columns: number, over: object = {}) =>
   wallOf(
@@ -209,6 +230,15 @@ describe('ways on from what is up', () => {
             expect(offPlan(builtWall(after, next.layout, acts, release), 4).size).toBe(0)
             // what the way says is what comes: cut again, and not elsewhere
             expect(sinceRelease(release, toRelease(next, after)).again).toHaveLength(way.recuts.length)
+            // and once it is taken and its list has gone out: boards and money more than now, and how uneven it is
+            const list = { ...done(), kind: 'released' as const, revisions: [] }
+            const out = { ...list, pieces: freezeList(toRelease(next, after), acts) }
+            const then = boardsNear(next, after, cutFacts([...acts, ...(out.pieces.length > 0 ? [out] : [])]))
+            const now = boardsNear(plan, wall, cutFacts(acts))
+            expect(way.boards).toBe(now.whole && then.whole ? then.count - now.count : null)
+            expect(way.cost).toBe(now.cost === null || then.cost === null ? null : then.cost - now.cost)
+            const step = stepOf(plan, next)
+            if (step !== null) expect(Math.abs(way.uneven.step - step)).toBeLessThanOrEqual(8)
           }
         },
       ),

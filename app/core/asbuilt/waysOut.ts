@@ -2,7 +2,8 @@ import { type Length, nearestNanometer, tickOf, ZERO } from '~/length'
 import type { Act, Design, Edit, Workpiece } from '~/model'
 import type { Layout } from '../layout/layout'
 import { rulesOf } from '../patterns/rules'
-import type { Piece } from '../pieces'
+import { boardsNear } from '../cutting/leftToCut'
+import { buildCutList, type Piece } from '../pieces'
 import { builtWall, leastGap, offPlan } from './built'
 import { builtHeights, heightPatch, offHeights, overAnother } from './builtUp'
 import {
@@ -18,6 +19,7 @@ import {
   unevenness,
 } from './evenOut'
 import type { Release } from './release'
+import { type CutFacts, cutFacts } from './cutFacts'
 import { bestSplit, type SplitAim } from './splits'
 import { costOf, type WayCost } from './wayCost'
 import { placedEdits, type Places, railsIn } from './wayEdits'
@@ -105,6 +107,7 @@ export function waysOn(
   plan: { layout: Layout; pieces: readonly Piece[] },
   acts: readonly Act[],
   release: Release | null,
+  facts: CutFacts = { ...cutFacts(acts), release },
 ): WaysOn {
   const { layout, pieces } = plan
   const { along: built, upRow, heights } = outOfPlace(workpiece, layout, acts, release)
@@ -176,6 +179,7 @@ export function waysOn(
       return by
     }
   }
+  const now = boardsNear({ layout, pieces, cutList: buildCutList(pieces) }, workpiece, facts)
   const looked = [...built.map(({ row }) => row), ...(upRow ? [upRow] : [])]
   const byKey = new Map<string, WayOn>()
   for (const { way, places, up, more } of tried) {
@@ -199,8 +203,8 @@ export function waysOn(
     byKey.set(key, {
       ways: [way],
       edits,
-      ...costOf(workpiece, edits, { release, cut, acts, pieces }),
-      ...lookOf(looked, stood),
+      ...costOf(workpiece, edits, { release, facts, now, cut, acts, pieces }),
+      ...lookOf(looked, stood, more?.fillers?.right ?? ZERO),
     })
   }
   // what no eye sees first, then what costs least
@@ -242,8 +246,13 @@ function withFiller(rows: readonly BuiltRow[], layout: Layout, workpiece: Workpi
   return { way: 'filler', places: [places], up: null, more: { fillers: { left: ZERO, right } } }
 }
 
-function lookOf(rows: readonly BuiltRow[], places: readonly Places[]): Pick<WayOn, 'uneven' | 'moves'> {
-  const looks = rows.map((row, i) => unevenness(row, places[i] ?? []))
+/** How even rows are with everything at these places; what a strip ripped for the right end fills is no bay. */
+function lookOf(
+  rows: readonly BuiltRow[],
+  places: readonly Places[],
+  filled: Length,
+): Pick<WayOn, 'uneven' | 'moves'> {
+  const looks = rows.map((row, i) => unevenness({ ...row, right: row.right - filled }, places[i] ?? []))
   const moves = rows.flatMap((row, i) =>
     row.standing.flatMap(({ id, left, at }, n) =>
       at === null && Math.abs((places[i]?.[n]?.left ?? left) - left) > 2 ? [id] : [],

@@ -1,4 +1,4 @@
-import { type Length, nearestNanometer, tickOf } from '~/length'
+import { type Length, nearestNanometer, tickOf, ZERO } from '~/length'
 import type { Settings, Tool } from '~/model'
 import { type Layout, liesFlat } from '../layout/layout'
 import type { CutRow, EndCut, Piece } from '../pieces'
@@ -41,8 +41,17 @@ const FOR_WORK: Readonly<Record<HandWork['work'], readonly Tool[]>> = {
   point: ['miterSaw', 'handSaw', 'ripGuide', 'jigsaw'],
 }
 
-/** The least that is left on to creep up with: two ticks of a sixteenth. Common practice, no source. */
-const CREEP_TICKS = 2
+/**
+ * How much longer than planned a piece is first cut, in whole ticks: the shop's allowance, or how far the wall differs there where that is
+ * more. Nothing for a batch. The card says it and the board keeps it.
+ */
+export function cutLongBy({ advice, spread }: BatchAdvice, { shop, tape }: Settings): Length {
+  if (advice === 'batch') return ZERO
+  const tick = tickOf(tape)
+  return nearestNanometer(
+    Math.max(Math.round(shop.allowance / tick) * tick, Math.ceil(spread / tick - 1e-9) * tick),
+  )
+}
 
 /** The first of the crew's tools that does a work; null where they have none. */
 export function toolFor(work: HandWork['work'], tools: readonly Tool[]): Tool | null {
@@ -76,10 +85,10 @@ export interface RowFacts {
 export function cutCards(
   rows: readonly CutRow[],
   factsOf: (row: CutRow) => RowFacts,
-  { shop, tape, materials }: Settings,
+  settings: Settings,
 ): CutCard[] {
+  const { shop, materials } = settings
   const saw = sawLimits(shop)
-  const tick = tickOf(tape)
   return rows.map((row): CutCard => {
     const { advice, ripTo: to } = factsOf(row)
     const { start, end } = rowSettings(row, saw)
@@ -99,10 +108,7 @@ export function cutCards(
       advice,
       start: cutsOf(start, row.faceWidth, saw),
       end: cutsOf(end, row.faceWidth, saw),
-      creep:
-        advice.advice === 'batch'
-          ? null
-          : nearestNanometer(Math.max(CREEP_TICKS * tick, Math.ceil(advice.spread / tick) * tick)),
+      creep: advice.advice === 'batch' ? null : cutLongBy(advice, settings),
       rip: to === null || from === undefined ? null : { from, to },
       work: work.flatMap(([each, count]) =>
         count > 0 ? [{ work: each, count, tool: toolFor(each, shop.tools) }] : [],

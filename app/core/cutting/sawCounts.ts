@@ -1,6 +1,5 @@
 import type { Workpiece } from '~/model'
 import type { Plan } from '../computePlan'
-import { boardRequests, firstBoards } from '../stock'
 import { cutCards } from './cutCards'
 import { sawLimits } from './sawSetting'
 import { planSetups, sawRows } from './setups'
@@ -27,17 +26,5 @@ export function sawCounts(
     inPlace: cards
       .filter(({ advice }) => advice.advice !== 'batch')
       .reduce((sum, { row }) => sum + row.pieceIds.length, 0),
-  }
-}
-
-/** Boards of good plans that need not be the best, and what of them can be told; null counts where some piece has no board. */
-export function boardsNear(plan: Plan, { settings }: Workpiece) {
-  const found = boardRequests(plan.cutList, settings).map(firstBoards)
-  const whole = found.every(({ ok }) => ok)
-  const plans = found.flatMap((each) => (each.ok ? [each.value] : []))
-  return {
-    whole,
-    plans,
-    count: plans.reduce((sum, each) => sum + each.boards.length, 0),
   }
 }

@@ -16,7 +16,7 @@ import { applyEdits } from '../edits/applyEdit'
 import { distanceBetween, rectangle, TOUCHING } from '../geometry'
 import { bracketsOf } from '../layout/brackets'
 import { heightMarks } from '../marks/runningMarks'
-import { boardRequests } from '../stock'
+import { boardsAsked } from '../cutting/leftToCut'
 import { clearOf, isHeat, spaceNeeded } from '../survey/heat'
 
 const codes = ({ findings }: Plan) => findings.map(({ says }) => says.code)
@@ -220,7 +220,7 @@ describe('side trim that goes back', () => {
       before: inches(95),
       parts: 2,
     })
-    const requests = boardRequests(plan.cutList, wallOf().settings)
+    const requests = boardsAsked(plan, wallOf())
     expect(requests.some(({ materialId }) => materialId === TAKEN_OFF)).toBe(false)
     expect(plan.cutList.filter(({ role }) => role === 'sideTrim')).toHaveLength(2)
   })

@@ -2,7 +2,8 @@ import type { Workpiece } from '~/model'
 import { computePlan, type Plan } from '../computePlan'
 import { applyEdits } from '../edits/applyEdit'
 import { buildScene, type Scene } from '../scene/buildScene'
-import { boardRequests, firstBoards } from '../stock'
+import { type CutFacts, NOTHING_CUT } from '../asbuilt/cutFacts'
+import { boardsNear } from '../cutting/leftToCut'
 import { type Proposal, type ProposalSearch, propose } from './propose'
 
 /** A proposal with its drawing and what it comes to as a whole plan. */
@@ -30,22 +31,20 @@ export interface ProposalCards extends Omit<ProposalSearch, 'proposals'> {
   readonly cards: readonly ProposalCard[]
 }
 
-/** Boards of the first plan; null where some piece has no board. */
-function boardsOf({ cutList }: Plan, settings: Workpiece['settings']): number | null {
-  const boards = boardRequests(cutList, settings).map(firstBoards)
-  return boards.every((result) => result.ok)
-    ? boards.reduce((sum, result) => sum + (result.ok ? result.value.boards.length : 0), 0)
-    : null
+/** Boards to buy by the first plan; null where some piece has no board. */
+function boardsOf(plan: Plan, workpiece: Workpiece, facts: CutFacts): number | null {
+  const { whole, count } = boardsNear(plan, workpiece, facts)
+  return whole ? count : null
 }
 
-function nowOf(workpiece: Workpiece): Comparable {
+function nowOf(workpiece: Workpiece, facts: CutFacts): Comparable {
   const plan = computePlan(workpiece)
   const met = plan.findings.flatMap(({ says, severity }) =>
     says.code === 'stripMeets' && severity === 'wrong' ? [says.thingId] : [],
   )
   return {
     pieces: plan.pieces.length,
-    boards: boardsOf(plan, workpiece.settings),
+    boards: boardsOf(plan, workpiece, facts),
     hits: new Set(met).size,
   }
 }
@@ -53,7 +52,7 @@ function nowOf(workpiece: Workpiece): Comparable {
 const SHOWN_NODES = new Set(['wall', 'field', 'above', 'running', 'strip', 'thing'])
 
 /** Searches, and works the best out whole. */
-export function proposalCards(workpiece: Workpiece): ProposalCards {
+export function proposalCards(workpiece: Workpiece, facts: CutFacts = NOTHING_CUT): ProposalCards {
   const { proposals, ...found } = propose(workpiece)
   const cards = proposals.map((proposal): ProposalCard => {
     const next = applyEdits(workpiece, proposal.edits)
@@ -63,9 +62,9 @@ export function proposalCards(workpiece: Workpiece): ProposalCards {
       proposal,
       scene: { ...scene, nodes: scene.nodes.filter(({ kind }) => SHOWN_NODES.has(kind)) },
       pieces: plan.pieces.length,
-      boards: boardsOf(plan, next.settings),
+      boards: boardsOf(plan, next, facts),
       wrong: plan.findings.filter(({ severity, stage }) => severity === 'wrong' && stage === 'layout').length,
     }
   })
-  return { ...found, cards, now: nowOf(workpiece) }
+  return { ...found, cards, now: nowOf(workpiece, facts) }
 }

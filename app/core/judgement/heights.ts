@@ -7,7 +7,10 @@ import { layOutStanding } from '../layout/layOutWall'
 import { capHeight, type Layout } from '../layout/layout'
 import { rulesOf } from '../patterns/rules'
 import { isUpright } from '../pieces'
-import { boardRequests, firstBoards } from '../stock'
+import { type CutFacts, NOTHING_CUT } from '../asbuilt/cutFacts'
+import { sawAdvice } from '../cutting/batch'
+import { cutLongBy } from '../cutting/cutCards'
+import { boardsNear } from '../cutting/leftToCut'
 import { baseAt, partOfHeight } from '../survey/wallLines'
 
 /** Why a height is proposed. */
@@ -19,7 +22,7 @@ export type HeightReason =
       readonly thingId: string
       readonly edge: 'top' | 'bottom'
     }
-  /** `piece` is what the longest of so many from one board comes to, after the kerfs and on the tape's tick. */
+  /** `piece` is how long the longest of so many from one board is then. */
   | { readonly code: 'perBoard'; readonly pieces: number; readonly board: Length; readonly piece: Length }
 
 /** A height for the main rail (the top of the uprights without one), and what it takes. */
@@ -48,7 +51,7 @@ const LINES: Readonly<Partial<Record<ThingKind, 'top' | 'bottom'>>> = {
 const PER_BOARD = [2, 3]
 
 /**
- * Heights at which so many uprights come from one board, the longest of them and its kerfs counted: on a floor that
+ * Heights at which so many uprights come from one board, the longest of them cut long where it is measured, and its kerfs counted: on a floor that
  * falls it is longer than from the base line to the head. Rounded down to the tape, since what is marked is what is cut.
  */
 function perBoard(workpiece: Workpiece, layout: Layout): { reason: HeightReason; height: Length }[] {
@@ -57,8 +60,17 @@ function perBoard(workpiece: Workpiece, layout: Layout): { reason: HeightReason;
   const tick = tickOf(settings.tape)
   const longestAt = (height: Length) => {
     const next = applyEdits(workpiece, [edit(inForce(wall.design), null, height)])
-    const uprights = cutWall(next).pieces.filter(({ role }) => isUpright(role))
-    return Math.max(0, ...uprights.map(({ cutLength }) => cutLength))
+    const cut = cutWall(next)
+    const { of } = sawAdvice(cut, next)
+    const uprights = cut.pieces.filter(({ role }) => isUpright(role))
+    return {
+      cut: Math.max(0, ...uprights.map(({ cutLength }) => cutLength)),
+      // what is measured in place is cut long, and its board has to hold that
+      taken: Math.max(
+        0,
+        ...uprights.map(({ id, cutLength }) => cutLength + cutLongBy(of({ pieceIds: [id] }), settings)),
+      ),
+    }
   }
   return shop.offers
     .filter(({ material }) => material === layout.battenMaterial.id)
@@ -66,13 +78,14 @@ function perBoard(workpiece: Workpiece, layout: Layout): { reason: HeightReason;
       PER_BOARD.flatMap((pieces) => {
         // n pieces of a squared board take n - 1 kerfs
         const room = (length - shop.endTrim - (pieces - 1) * shop.kerf) / pieces
-        const piece = nearestNanometer(Math.floor(room / tick) * tick)
+        const most = nearestNanometer(Math.floor(room / tick) * tick)
         const above = layout.height - layout.uprightHead
-        let height = nearestNanometer(layout.uprightFoot + piece + above)
-        const over = longestAt(height) - piece
+        let height = nearestNanometer(layout.uprightFoot + most + above)
+        const over = longestAt(height).taken - most
         if (over > 0) height = nearestNanometer(height - Math.ceil(over / tick) * tick)
-        const longest = longestAt(height)
-        if (longest <= 0 || longest > piece) return []
+        const { cut, taken } = longestAt(height)
+        if (cut <= 0 || taken > most) return []
+        const piece = nearestNanometer(Math.min(most, Math.ceil(cut / tick - 1e-9) * tick))
         return [{ reason: { code: 'perBoard' as const, pieces, board: length, piece }, height }]
       }),
     )
@@ -118,23 +131,21 @@ function edit(design: Design, reason: HeightReason | null, height: Length): Edit
 }
 
 /** Usual heights, heights that line up with something, and heights that waste no stock, each with what it takes. */
-export function heightProposals(workpiece: Workpiece): HeightProposal[] {
+export function heightProposals(workpiece: Workpiece, facts: CutFacts = NOTHING_CUT): HeightProposal[] {
   return candidates(workpiece)
     .map(({ reason, height }): HeightProposal => {
       const edits = [edit(inForce(workpiece.wall.design), reason, height)]
       const next = applyEdits(workpiece, edits)
-      const { cutList, pieces } = computePlan(next)
-      const results = boardRequests(cutList, next.settings).map(firstBoards)
-      const plans = results.flatMap((result) => (result.ok ? [result.value] : []))
-      const known = plans.length === results.length
-      const bought = plans.reduce((sum, plan) => sum + plan.bought, 0)
-      const used = plans.reduce((sum, plan) => sum + plan.used, 0)
+      const plan = computePlan(next)
+      const { whole: known, plans, count } = boardsNear(plan, next, facts)
+      const bought = plans.reduce((sum, { bought: each }) => sum + each, 0)
+      const used = plans.reduce((sum, { used: each }) => sum + each, 0)
       return {
         reason,
         height,
         edits,
-        pieces: pieces.length,
-        boards: known ? plans.reduce((sum, plan) => sum + plan.boards.length, 0) : null,
+        pieces: plan.pieces.length,
+        boards: known ? count : null,
         waste: known && bought > 0 ? 1 - used / bought : null,
       }
     })

@@ -1,6 +1,7 @@
 import { inForce, withDesign, type Workpiece } from '~/model'
 import { computePlan } from '../computePlan'
-import { boardRequests, firstBoards } from '../stock'
+import { type CutFacts, NOTHING_CUT } from '../asbuilt/cutFacts'
+import { boardsNear } from '../cutting/leftToCut'
 
 /** What a wall comes to, boards by a good plan that need not be the best. Money in hundredths; null where a price is not known. */
 interface Come {
@@ -14,26 +15,26 @@ export interface MoveCost extends Come {
   readonly moveId: string
 }
 
-function comesTo(workpiece: Workpiece): Come {
-  const { pieces, cutList } = computePlan(workpiece)
-  let [boards, cost] = [0, 0 as number | null]
-  for (const request of boardRequests(cutList, workpiece.settings)) {
-    const planned = firstBoards(request)
-    if (!planned.ok) continue
-    boards += planned.value.boards.length
-    cost = cost === null || planned.value.cost === null ? null : cost + planned.value.cost
-  }
-  return { pieces: pieces.length, boards, cost }
+function comesTo(workpiece: Workpiece, facts: CutFacts): Come {
+  const plan = computePlan(workpiece)
+  const { count, cost } = boardsNear(plan, workpiece, facts)
+  return { pieces: plan.pieces.length, boards: count, cost }
 }
 
 /** What each move adds in pieces, boards and money, by planning without it. Of one that is off, what it would add. */
-export function moveCosts(workpiece: Workpiece): MoveCost[] {
+export function moveCosts(workpiece: Workpiece, facts: CutFacts = NOTHING_CUT): MoveCost[] {
   const { lines } = inForce(workpiece.wall.design)
   const planned = (moves: typeof lines.moves) =>
-    comesTo({
-      ...workpiece,
-      wall: { ...workpiece.wall, design: withDesign(workpiece.wall.design, { lines: { ...lines, moves } }) },
-    })
+    comesTo(
+      {
+        ...workpiece,
+        wall: {
+          ...workpiece.wall,
+          design: withDesign(workpiece.wall.design, { lines: { ...lines, moves } }),
+        },
+      },
+      facts,
+    )
   const now = planned(lines.moves)
   return lines.moves.map((move): MoveCost => {
     const turned = planned(

@@ -27,6 +27,8 @@ export interface Field {
   readonly materials: ReadonlyMap<string, Material>
   /** The longest usable length among the boards on sale, by material; none where no board is listed. */
   readonly longest: ReadonlyMap<string, number>
+  /** How much longer a piece is cut where it is measured in place. */
+  readonly allowance: Length
 }
 
 /** The lines with the span that leaning uprights have. */
@@ -54,6 +56,7 @@ export function fieldOf(survey: Survey, design: Design, settings: Settings, besi
     right: nearestNanometer(Math.max(left, Math.min(lines.right, design.extent?.right ?? Infinity))),
     materials: new Map(settings.materials.map((material) => [material.id, material])),
     longest: longestOf(settings),
+    allowance: settings.shop.allowance,
   }
 }
 

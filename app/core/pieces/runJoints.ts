@@ -29,6 +29,8 @@ const OFF_STUD = 1_000
 const STUB = 400
 const IN_SIGHT = 150
 const IN_LINE = 40
+/** For a part that leaves nothing to cut it long by: more than being off a stud's middle, less than all else. */
+const NO_ALLOWANCE = 20
 /** For being off a stud's middle, at the most: whole bearing before the longest part, and after all else. */
 const OFF_MIDDLE = 10
 
@@ -80,10 +82,17 @@ interface Way {
 
 /**
  * Where the joints of a run go: as few as the boards allow; each on a stud where one is in reach, no part a stub, not under a window, not
- * in one line with the joints of other runs, on the stud's very middle; and else as far along as the board goes. Searched through: no other choice among the studs,
- * the whole boards, the even parts and the places beside what is avoided does better. Empty where the boards make no such run.
+ * in one line with the joints of other runs, no part so long that its board can't hold it cut long by `allowance`, on the stud's very
+ * middle; and else as far along as the board goes. Searched through: no other choice among the studs, the whole boards, the even parts and
+ * the places beside what is avoided does better. Empty where the boards make no such run. Nanometers.
  */
-export function placeJoints(from: number, to: number, reach: Reach, around: Around): number[] {
+export function placeJoints(
+  from: number,
+  to: number,
+  reach: Reach,
+  around: Around,
+  allowance: number = 0,
+): number[] {
   const needed = jointsNeeded(to - from, reach)
   if (!Number.isFinite(needed)) return []
   let ways: Way[] = [{ at: from, cost: 0, before: null }]
@@ -91,14 +100,21 @@ export function placeJoints(from: number, to: number, reach: Reach, around: Arou
     const most = from + reach.first + (i - 1) * reach.middle
     const least = Math.max(from, to - reach.last - (needed - i) * reach.middle)
     const next: Way[] = []
-    for (const at of candidates(least, most, from, to, around)) {
+    const kept = [
+      from + reach.first - allowance + (i - 1) * (reach.middle - allowance),
+      to - reach.last + allowance - (needed - i) * (reach.middle - allowance),
+    ]
+    for (const at of candidates(least, most, from, to, around, kept)) {
       // less than one of what is weighed: of places that are as good the farthest along
       const own = costOf(at, around) + (most - at) / Math.max(1, most - least + 1)
       const reached = ways.flatMap((before): Way[] => {
         const part = at - before.at
         if (part <= 0 || part > (i === 1 ? reach.first : reach.middle)) return []
         const stubs = (part < SHORTEST_PART ? STUB : 0) + (i === needed && to - at < SHORTEST_PART ? STUB : 0)
-        return [{ at, cost: before.cost + own + stubs, before }]
+        const tight =
+          (part > (i === 1 ? reach.first : reach.middle) - allowance + 1 ? NO_ALLOWANCE : 0) +
+          (i === needed && to - at > reach.last - allowance + 1 ? NO_ALLOWANCE : 0)
+        return [{ at, cost: before.cost + own + stubs + tight, before }]
       })
       const best = cheapest(reached)
       if (best) next.push(best)
@@ -114,12 +130,19 @@ function cheapest(ways: readonly Way[]): Way | null {
   return ways.reduce<Way | null>((best, way) => (best && best.cost <= way.cost ? best : way), null)
 }
 
-function candidates(least: number, most: number, from: number, to: number, around: Around): number[] {
+function candidates(
+  least: number,
+  most: number,
+  from: number,
+  to: number,
+  around: Around,
+  kept: readonly number[],
+): number[] {
   const beside = [
     ...around.seen.flatMap(({ from: start, to: end }) => [start, end]),
     ...around.others.flatMap((other) => [other - STAGGER, other + STAGGER]),
   ]
   const even = (Math.max(from, most - (to - from)) + to) / 2
-  const all = [most, least, even, (least + most) / 2, ...around.studs, ...beside]
+  const all = [most, least, ...kept, even, (least + most) / 2, ...around.studs, ...beside]
   return [...new Set(all.map(Math.round))].filter((at) => at >= least && at <= most && at < to)
 }

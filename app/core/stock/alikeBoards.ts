@@ -10,7 +10,10 @@ export interface AlikeBoards {
 export function alikeBoards(boards: readonly CutBoard[]): AlikeBoards[] {
   const found = new Map<string, { board: CutBoard; numbers: number[] }>()
   for (const board of boards) {
-    const key = [board.length, ...board.pieces.map(({ label, from }) => `${label} ${from}`)].join(' ')
+    const key = [
+      board.length,
+      ...board.pieces.map(({ label, from, cut }) => `${label} ${from} ${cut ?? ''}`),
+    ].join(' ')
     const alike = found.get(key)
     if (alike) alike.numbers.push(board.number)
     else found.set(key, { board, numbers: [board.number] })

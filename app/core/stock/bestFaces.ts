@@ -1,6 +1,8 @@
 import type { Flaw, FlawAt } from '~/model'
 import { nearestNanometer } from '~/length'
 import type { BoardPlan, CutBoard } from './boardPlan'
+import { takenBy } from './cuttingProblem'
+import { newBoards } from './openBoards'
 
 /** What is the matter with one board. */
 export interface BoardFlaw {
@@ -17,7 +19,8 @@ export type Seen = (pieceId: string) => number
 function shared(boards: readonly CutBoard[], flawed: ReadonlySet<number>, seen: Seen): CutBoard[] {
   const byLabel = new Map<string, string[]>()
   for (const { pieces } of boards)
-    for (const { label, pieceId } of pieces) byLabel.set(label, [...(byLabel.get(label) ?? []), pieceId])
+    for (const { label, pieceId, cut } of pieces)
+      if (!cut) byLabel.set(label, [...(byLabel.get(label) ?? []), pieceId])
   for (const ids of byLabel.values()) ids.sort((a, b) => seen(a) - seen(b))
   const take = (label: string, worst: boolean) => {
     const ids = byLabel.get(label) ?? []
@@ -25,7 +28,9 @@ function shared(boards: readonly CutBoard[], flawed: ReadonlySet<number>, seen: 
   }
   const renamed = (board: CutBoard, worst: boolean) => ({
     ...board,
-    pieces: board.pieces.map((piece) => ({ ...piece, pieceId: take(piece.label, worst) })),
+    pieces: board.pieces.map((piece) =>
+      piece.cut ? piece : { ...piece, pieceId: take(piece.label, worst) },
+    ),
   })
   const first = new Map(
     boards.filter(({ number }) => flawed.has(number)).map((board) => [board.number, renamed(board, true)]),
@@ -49,7 +54,7 @@ function turned(board: CutBoard, at: FlawAt, kerf: number): CutBoard {
     ...board,
     pieces: inOrder.map((piece) => {
       const here = nearestNanometer(from)
-      from += piece.length + kerf
+      from += takenBy(piece) + kerf
       return { ...piece, from: here }
     }),
   }
@@ -60,17 +65,17 @@ function turned(board: CutBoard, at: FlawAt, kerf: number): CutBoard {
  * its pieces go to the places seen least, and on it the flaw falls into the offcut or among the shortest pieces. What is bought stays as it is.
  */
 export function bestFaces(plan: BoardPlan, flaws: readonly BoardFlaw[], seen: Seen, kerf: number): BoardPlan {
-  const own = flaws.filter(
-    ({ materialId, board }) => materialId === plan.materialId && board <= plan.boards.length,
-  )
+  // a board that something was cut from stays as it is
+  const patterns = newBoards(plan)
+  const numbered = new Set(patterns.map(({ number }) => number))
+  const own = flaws.filter(({ materialId, board }) => materialId === plan.materialId && numbered.has(board))
   if (own.length === 0) return plan
   const at = new Map(own.map((flaw) => [flaw.board, flaw]))
-  const patterns = [...plan.boards]
-  const lengths = [...new Set(plan.boards.map(({ length }) => length))]
+  const lengths = [...new Set(patterns.map(({ length }) => length))]
   const swapped: CutBoard[] = [...plan.boards]
   const moved = new Map<number, number>()
   for (const length of lengths) {
-    const numbers = plan.boards.filter((board) => board.length === length).map(({ number }) => number)
+    const numbers = patterns.filter((board) => board.length === length).map(({ number }) => number)
     const calm = patterns
       .filter((board) => board.length === length)
       .sort((a, b) => showing(a, seen) - showing(b, seen) || a.number - b.number)

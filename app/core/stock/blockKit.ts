@@ -1,5 +1,6 @@
 import { type Length, nearestNanometer } from '~/length'
 import type { BoardPlan } from './boardPlan'
+import { takenBy } from './cuttingProblem'
 
 /** A block that this wall wants, by what it is for and how long it is. */
 export interface WantedBlock {
@@ -43,7 +44,7 @@ export function blockKit(
       return {
         materialId,
         board: board.number,
-        from: last ? last.from + last.length + kerf : 0,
+        from: last ? last.from + takenBy(last) + kerf : 0,
         left: board.offcut,
       }
     }),

@@ -1,14 +1,17 @@
 import { type Length, nearestNanometer } from '~/length'
-import { type BoardRequest, hasPrices, type toProblem } from './cuttingProblem'
+import { type BoardRequest, hasPrices, takenBy, type toProblem } from './cuttingProblem'
 import { mostPlaced } from './mostPlaced'
 import type { CutPattern } from './patternPool'
 
-/** A piece on its board: where it starts and what it is. Nanometers from the board's trimmed end. */
+/** A piece on its board: where it starts, what it is, and how much longer it is cut first. Nanometers from the board's trimmed end. */
 export interface BoardPiece {
   readonly pieceId: string
   readonly label: string
   readonly from: Length
   readonly length: Length
+  readonly long?: Length
+  /** It is cut already. */
+  readonly cut?: true
 }
 
 /** One board: what is cut from it in order, longest first, and what is left after the last cut. */
@@ -104,9 +107,10 @@ export function shortOfStock(
   // the first of a length find boards, the last of them don't
   const pieces = inOneOrder(request.pieces)
     .toReversed()
-    .filter(({ length }) => {
-      const n = waiting.get(length + request.kerf) ?? 0
-      if (n > 0) waiting.set(length + request.kerf, n - 1)
+    .filter((piece) => {
+      const size = takenBy(piece) + request.kerf
+      const n = waiting.get(size) ?? 0
+      if (n > 0) waiting.set(size, n - 1)
       return n > 0
     })
     .toReversed()
@@ -126,8 +130,8 @@ function inOneOrder(pieces: BoardRequest['pieces']): BoardRequest['pieces'] {
 }
 
 /** The offcuts that hold a spare, those that hold the most first; each board is one spare, whichever of its pieces it is. */
-function sparesOf(boards: readonly CutBoard[], request: BoardRequest): Spare[] {
-  const labels = new Map(inOneOrder(request.pieces).map(({ label, length }) => [label, length]))
+export function sparesOf(boards: readonly CutBoard[], request: BoardRequest): Spare[] {
+  const labels = new Map(inOneOrder(request.pieces).map((piece) => [piece.label, takenBy(piece)]))
   const holding = boards.map(({ number, offcut }) => ({
     boardNumber: number,
     labels: [...labels].filter(([, length]) => length <= offcut).map(([label]) => label),
@@ -179,9 +183,10 @@ export function drawUp(
   const { kerf, endTrim } = request
   const waiting = new Map<number, BoardRequest['pieces'][number][]>()
   for (const piece of inOneOrder(request.pieces)) {
-    const known = waiting.get(piece.length + kerf)
+    const size = takenBy(piece) + kerf
+    const known = waiting.get(size)
     if (known) known.push(piece)
-    else waiting.set(piece.length + kerf, [piece])
+    else waiting.set(size, [piece])
   }
   const given = new Map<number, number>()
   // longest pieces first, and more of them before fewer
@@ -215,8 +220,9 @@ export function drawUp(
         const piece = waiting.get(size)?.[n]
         if (!piece) throw new Error(`pattern cuts more pieces of ${size} than asked`)
         const from = nearestNanometer(at)
-        at += piece.length + kerf
-        return { pieceId: piece.id, label: piece.label, from, length: piece.length }
+        at += size
+        const { id, label, length, long } = piece
+        return { pieceId: id, label, from, length, ...(long ? { long } : {}) }
       }),
     )
     return {

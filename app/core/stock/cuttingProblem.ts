@@ -1,6 +1,5 @@
-import type { Length } from '~/length'
+import { addLengths, type Length, nearestNanometer, ZERO } from '~/length'
 import { type Settings, TAKEN_OFF } from '~/model'
-import type { CutRow } from '../pieces'
 import { offersOf } from './offers'
 
 /** A board that can be had: in hundredths of money, or without a price; `limit` of them, or as many as wished. */
@@ -17,7 +16,34 @@ export interface BoardRequest {
   readonly kerf: Length
   readonly endTrim: Length
   readonly offers: readonly BoardOffer[]
-  readonly pieces: readonly { readonly id: string; readonly label: string; readonly length: Length }[]
+  readonly pieces: readonly AskedPiece[]
+}
+
+/** A piece that is still to be cut, as long as it ends up; `long` is how much longer it is cut first, which its board must hold as well. */
+export interface AskedPiece {
+  readonly id: string
+  readonly label: string
+  readonly length: Length
+  readonly long?: Length
+}
+
+/** A piece of a wall that is still to be cut from a board. */
+export interface PieceToCut extends AskedPiece {
+  readonly materialId: string
+}
+
+/** What a piece takes of its board, without the kerf. */
+export function takenBy({ length, long = ZERO }: Pick<AskedPiece, 'length' | 'long'>): Length {
+  return addLengths(length, long)
+}
+
+/** The piece as its boards can hold it: where not even the longest has room for it cut long, it is cut as long as that board is. */
+export function asHeld<P extends AskedPiece>(piece: P, offers: readonly BoardOffer[], endTrim: Length): P {
+  if (!piece.long) return piece
+  const most = Math.max(0, ...offers.map(({ length }) => length - endTrim)) - piece.length
+  if (piece.long <= most) return piece
+  const { long: _, ...whole } = piece
+  return (most > 0 ? { ...whole, long: nearestNanometer(most) } : whole) as P
 }
 
 /**
@@ -35,20 +61,30 @@ export interface CuttingProblem {
   readonly limits: readonly number[]
 }
 
-/** One request per material of the cut list, in the order in which the list first names them. */
-export function boardRequests(cutList: readonly CutRow[], settings: Settings): BoardRequest[] {
+/**
+ * One request per material, in the order in which the pieces first name them. What is left of boards in hand goes before what is bought:
+ * `inHand` by material.
+ */
+export function boardRequests(
+  pieces: readonly PieceToCut[],
+  settings: Settings,
+  inHand: (materialId: string) => readonly BoardOffer[] = () => [],
+): BoardRequest[] {
   const { kerf, endTrim } = settings.shop
   // trim that goes back is cut from itself
-  const bought = new Set(cutList.map((row) => row.materialId).filter((id) => id !== TAKEN_OFF))
-  return [...bought].map((materialId) => ({
-    materialId,
-    kerf,
-    endTrim,
-    offers: offersOf(materialId, settings),
-    pieces: cutList
-      .filter((row) => row.materialId === materialId)
-      .flatMap((row) => row.pieceIds.map((id) => ({ id, label: row.label, length: row.cutLength }))),
-  }))
+  const bought = new Set(pieces.map(({ materialId }) => materialId).filter((id) => id !== TAKEN_OFF))
+  return [...bought].map((materialId) => {
+    const offers = [...inHand(materialId), ...offersOf(materialId, settings)]
+    return {
+      materialId,
+      kerf,
+      endTrim,
+      offers,
+      pieces: pieces
+        .filter((piece) => piece.materialId === materialId)
+        .map(({ materialId: _, ...piece }) => asHeld(piece, offers, endTrim)),
+    }
+  })
 }
 
 /** True when every board on offer has a price; otherwise the plan buys the least length instead. */
@@ -101,7 +137,10 @@ export function toProblem(
 ): CuttingProblem & { readonly members: readonly (readonly number[])[] } {
   const { kerf, endTrim, pieces } = request
   const counts = new Map<number, number>()
-  for (const piece of pieces) counts.set(piece.length + kerf, (counts.get(piece.length + kerf) ?? 0) + 1)
+  for (const piece of pieces) {
+    const size = takenBy(piece) + kerf
+    counts.set(size, (counts.get(size) ?? 0) + 1)
+  }
   const sizes = [...counts.keys()].sort((a, b) => b - a)
   const all = kindsOf(request, pieces.length)
   const kinds = all

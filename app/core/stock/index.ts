@@ -9,8 +9,29 @@ export {
   type Spare,
   tightBoards,
 } from './boardPlan'
-export { type BoardOffer, type BoardRequest, boardRequests, hasPrices, toProblem } from './cuttingProblem'
+export {
+  type AskedPiece,
+  asHeld,
+  type BoardOffer,
+  type BoardRequest,
+  boardRequests,
+  hasPrices,
+  type PieceToCut,
+  takenBy,
+  toProblem,
+} from './cuttingProblem'
 export { firstFitDecreasing } from './firstPlan'
+export {
+  asCutSoFar,
+  isInHand,
+  leftPieceOf,
+  type LeftPiece,
+  newBoards,
+  offersInHand,
+  type OpenBoard,
+  restOf,
+  withOpen,
+} from './openBoards'
 export type { SearchControl } from './patternPool'
 export { maximalPatterns, type SolveInteger } from './patternProgram'
 export { firstBoards, type PlanControl, planBoards, planBoardsQuickly } from './planBoards'

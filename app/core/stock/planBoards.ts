@@ -8,8 +8,15 @@ import { quickBound, searchMixes } from './searchMixes'
 
 const NEVER: SearchControl = { over: () => false }
 
+/** The plan of a request for no pieces: no boards, proven; null where something is asked for. */
+function nothingAsked(request: BoardRequest): Result<BoardPlan, BoardIssue> | null {
+  return request.pieces.length === 0 ? ok(drawUp(request, toProblem(request), [], true, 0)) : null
+}
+
 /** The first plan, and nothing about how good it is: for whoever compares many. */
 export function firstBoards(request: BoardRequest): Result<BoardPlan, BoardIssue> {
+  const none = nothingAsked(request)
+  if (none) return none
   const issue = boardIssue(request)
   if (issue) return fail(issue)
   const problem = toProblem(request)
@@ -21,6 +28,8 @@ export function firstBoards(request: BoardRequest): Result<BoardPlan, BoardIssue
 
 /** A good plan with its bound, in a moment; not proven. */
 export function planBoardsQuickly(request: BoardRequest): Result<BoardPlan, BoardIssue> {
+  const none = nothingAsked(request)
+  if (none) return none
   const issue = boardIssue(request)
   if (issue) return fail(issue)
   const problem = toProblem(request)
@@ -45,6 +54,8 @@ export async function planBoards(
   solve: SolveInteger,
   control: PlanControl = NEVER,
 ): Promise<Result<BoardPlan, BoardIssue>> {
+  const none = nothingAsked(request)
+  if (none) return none
   const issue = boardIssue(request)
   if (issue) return fail(issue)
   const problem = toProblem(request)

@@ -64,7 +64,7 @@ export function runParts(
   const joints =
     placed.length > 0 && jointsHold(from, to, placed, reach)
       ? placed
-      : placeJoints(from, to, reach, aroundRun(strip, field, others))
+      : placeJoints(from, to, reach, aroundRun(strip, field, others), field.allowance)
   return splitRun(from, to, joints, joint, strip.material.thickness)
 }
 

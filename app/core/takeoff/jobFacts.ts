@@ -1,6 +1,7 @@
 import type { Workpiece } from '~/model'
 import { computePlan } from '../computePlan'
-import { boardsNear, sawCounts } from '../cutting/sawCounts'
+import { boardsNear } from '../cutting/leftToCut'
+import { sawCounts } from '../cutting/sawCounts'
 import { fittingOrder, wallsAsMet } from '../room/fittingOrder'
 import type { RoomOfWork } from '../sequence/roomMaker'
 import { wallFacts } from './wallFacts'
@@ -26,6 +27,7 @@ export function jobFacts(walls: readonly WallToTake[]): RoomOfWork[] {
       fitAfter: Object.fromEntries(steps.map(({ wallId, after }) => [wallId, after])),
       walls: own.map(({ id, name, workpiece }) => {
         const plan = computePlan(workpiece)
+        // sanded and painted are all its boards, cut or not
         const counts = { ...sawCounts(plan, workpiece), boards: boardsNear(plan, workpiece).count }
         return wallFacts({ id, name, room }, workpiece, counts, plan)
       }),

@@ -8,7 +8,8 @@ import { materialsOf } from '../patterns/materialsOf'
 import { buildScene } from '../scene/buildScene'
 import { pictureSvg } from '../scene/pictureSvg'
 import { firstBoards } from '../stock'
-import { type JobPiece, jobRequests, type JobWish, piecesOfWall, type WallOfJob } from './jobRequests'
+import { jobRequests, type JobWish } from './jobRequests'
+import { type JobPiece, leftOfWall, type WallOfJob } from './wallLeft'
 
 /** What would be changed: strips of the next narrower stuff, one bay less, joints where none were allowed, longer boards. */
 export type CheaperChange =
@@ -117,7 +118,7 @@ export function cheaperWays({ walls, pieces, settings, wanted }: CheaperAsked): 
     const wrongNow = wrongOf(wall)
     return variantsOf(wall).flatMap(({ change, design }): CheaperWay[] => {
       const changed = { ...wall, workpiece: { ...wall.workpiece, wall: { ...wall.workpiece.wall, design } } }
-      const cost = costOf([...others, ...piecesOfWall(changed)], settings, wanted)
+      const cost = costOf([...others, ...leftOfWall(changed).pieces], settings, wanted)
       if (cost === null || cost >= before) return []
       const plan = computePlan(changed.workpiece)
       return [

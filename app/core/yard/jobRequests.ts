@@ -1,62 +1,45 @@
 import { type Length, nanometers } from '~/length'
-import { type Settings, TAKEN_OFF, type Workpiece } from '~/model'
-import { computePlan } from '../computePlan'
+import type { Settings, YardAct } from '~/model'
 import { SAME_WITHIN } from '../pieces'
-import type { BoardOffer, BoardPlan, BoardRequest, CutBoard } from '../stock'
+import { asHeld, type BoardOffer, type BoardPlan, type BoardRequest, type CutBoard } from '../stock'
 import { offersOf } from '../stock/offers'
+import { type JobPiece, lessTaken, openedAtWalls, openOfJob, type OpenOfJob, type WallLeft } from './wallLeft'
 import { type BoardCount, boardsCut, onHandOf, rackOf, uncutOf, type Wish } from './yardState'
-import type { YardAct } from '~/model'
-
-/** A piece of a job: of which wall, its letter in that wall's list, what it is cut from. */
-export interface JobPiece {
-  /** wall/piece: one name in the whole job. */
-  readonly id: string
-  readonly wall: string
-  readonly label: string
-  readonly material: string
-  readonly length: Length
-}
-
-/** A wall of a job with what it is planned from. */
-export interface WallOfJob {
-  readonly id: string
-  readonly name: string
-  readonly workpiece: Workpiece
-}
-
-/** Every piece of a wall, named in its job. */
-export function piecesOfWall({ id, workpiece }: WallOfJob): JobPiece[] {
-  return computePlan(workpiece).cutList.flatMap(({ label, materialId, cutLength, pieceIds }) =>
-    materialId === TAKEN_OFF
-      ? []
-      : pieceIds.map((piece) => ({
-          id: `${id}/${piece}`,
-          wall: id,
-          label,
-          material: materialId,
-          length: cutLength,
-        })),
-  )
-}
 
 /** What a job can cut from besides what it buys. */
 export interface InHand {
   readonly onHand: readonly BoardCount[]
   readonly bought: readonly BoardCount[]
   readonly rack: readonly { readonly id: string; readonly material: string; readonly length: Length }[]
+  /** What is left of boards that are open at its walls. */
+  readonly open: readonly OpenOfJob[]
   /** Spare pieces that are cut already, by material. */
   readonly sparesCut: Readonly<Record<string, number>>
 }
-export const NOTHING_IN_HAND: InHand = { onHand: [], bought: [], rack: [], sparesCut: {} }
+export const NOTHING_IN_HAND: InHand = { onHand: [], bought: [], rack: [], open: [], sparesCut: {} }
 
-/** What a job has in hand: bought and not cut, the crew's boards on hand, the rack. */
-export function inHandOf(acts: readonly YardAct[], job: string): InHand {
+/** What a job has in hand: what is left of open boards, bought and not cut, the crew's boards on hand, the rack. */
+export function inHandOf(
+  acts: readonly YardAct[],
+  job: string,
+  walls: readonly WallLeft[],
+  settings: Settings,
+): InHand {
   const sparesCut: Record<string, number> = {}
   for (const { job: of, material, pieces } of boardsCut(acts))
     if (of === job)
       sparesCut[material] =
         (sparesCut[material] ?? 0) + pieces.filter(({ id }) => id.startsWith('spare/')).length
-  return { onHand: onHandOf(acts), bought: uncutOf(acts, job), rack: rackOf(acts), sparesCut }
+  // what was cut at a wall came from those bought for the job, else from those on hand
+  const bought = lessTaken(uncutOf(acts, job), openedAtWalls(walls, acts, job, settings))
+  const onHand = lessTaken(onHandOf(acts), bought.more)
+  return {
+    onHand: onHand.left,
+    bought: bought.left,
+    rack: rackOf(acts),
+    open: openOfJob(walls, acts, job, settings),
+    sparesCut,
+  }
 }
 
 /** Where a planned board comes from, as its offer's id says. */
@@ -64,10 +47,16 @@ export type BoardSource =
   | { readonly from: 'buy'; readonly offer: string }
   | { readonly from: 'bought' | 'hand'; readonly length: Length }
   | { readonly from: 'rack'; readonly offcut: string }
+  /** Left of a board that is open at a wall, by its number there; or a piece cut for nothing, by its name. */
+  | { readonly from: 'open'; readonly wall: string; readonly number: number }
+  | { readonly from: 'over'; readonly wall: string; readonly piece: string }
 
 export function sourceOf(offerId: string): BoardSource {
   const [kind, rest = ''] = [offerId.slice(0, offerId.indexOf(':')), offerId.slice(offerId.indexOf(':') + 1)]
   if (kind === 'rack') return { from: 'rack', offcut: rest }
+  const [wall = '', name = ''] = [rest.slice(0, rest.lastIndexOf('/')), rest.slice(rest.lastIndexOf('/') + 1)]
+  if (kind === 'open') return { from: kind, wall, number: Number(name) }
+  if (kind === 'over') return { from: kind, wall, piece: name }
   if (kind === 'bought' || kind === 'hand') return { from: kind, length: nanometers(Number(rest)) }
   return { from: 'buy', offer: rest }
 }
@@ -87,7 +76,7 @@ export function likeliestPiece(pieces: readonly JobPiece[]): JobPiece | null {
   return pieces.find((piece) => piece.length === length) ?? null
 }
 
-/** What a material can be cut from: bought first, then on hand, the rack, and what is on sale and goes in the car. */
+/** What a material can be cut from: what is left of open boards first, then bought, then on hand, the rack, and what is on sale and goes in the car. */
 function offersFor(material: string, settings: Settings, { wish, inHand, out }: JobWish): BoardOffer[] {
   const trueLengths = new Map(
     settings.shop.offers.flatMap((offer) =>
@@ -108,6 +97,18 @@ function offersFor(material: string, settings: Settings, { wish, inHand, out }: 
         : [],
     )
   return [
+    ...inHand.open.flatMap(({ wall, number, piece, material: of, length }): BoardOffer[] =>
+      of === material
+        ? [
+            {
+              id: number === null ? `over:${wall}/${piece}` : `open:${wall}/${number}`,
+              length,
+              price: 0,
+              limit: 1,
+            },
+          ]
+        : [],
+    ),
     ...held('bought', inHand.bought),
     ...held('hand', inHand.onHand),
     ...inHand.rack.flatMap(({ id, material: of, length }): BoardOffer[] =>
@@ -137,13 +138,17 @@ export function jobRequests(
     const likeliest = likeliestPiece(own)
     const wished = (wanted.wish.spares[materialId] ?? 0) - (wanted.inHand.sparesCut[materialId] ?? 0)
     const spares = likeliest ? Math.max(0, wished) : 0
+    const offers = offersFor(materialId, settings, wanted)
     return {
       materialId,
       kerf,
       endTrim,
-      offers: offersFor(materialId, settings, wanted),
+      offers,
       pieces: [
-        ...own.map((piece) => ({ id: piece.id, label: nameOf(piece), length: piece.length })),
+        ...own.map((piece) => {
+          const { id, length, long } = piece
+          return asHeld({ id, label: nameOf(piece), length, ...(long ? { long } : {}) }, offers, endTrim)
+        }),
         ...Array.from({ length: spares }, (_, i) => ({
           id: `spare/${i + 1}`,
           label: `spare ${likeliest ? nameOf(likeliest) : ''}`,
@@ -170,22 +175,26 @@ function cutPieces(acts: readonly YardAct[], job: string): CutPiece[] {
 const sameAs = (a: CutPiece, b: CutPiece) =>
   a.id === b.id && a.material === b.material && Math.abs(a.length - b.length) <= SAME_WITHIN
 
-/** The pieces that are not on a board that is cut already: one cut to another length or of other stuff is no longer it. */
+/** The pieces that are not on a board that is cut already: one cut to another length or of another material is no longer it. */
 export function stillToCut(pieces: readonly JobPiece[], acts: readonly YardAct[], job: string): JobPiece[] {
   const cut = cutPieces(acts, job)
   return pieces.filter((piece) => !cut.some((each) => sameAs(each, piece)))
 }
 
-/** Pieces that were cut for these walls and that the layout has no more as they are: ids as in the job. */
+/**
+ * Pieces that were cut on the job's boards for these walls and that the layout has no more as they are: ids as in the job. `atWall` are those
+ * that are cut at the wall as well.
+ */
 export function cutForNothing(
   pieces: readonly JobPiece[],
+  atWall: ReadonlySet<string>,
   walls: readonly string[],
   acts: readonly YardAct[],
   job: string,
 ): string[] {
   return cutPieces(acts, job)
     .filter(({ id }) => walls.some((wall) => id.startsWith(`${wall}/`)))
-    .filter((each) => !pieces.some((piece) => sameAs(each, piece)))
+    .filter((each) => !atWall.has(each.id) && !pieces.some((piece) => sameAs(each, piece)))
     .map(({ id }) => id)
 }
 

@@ -8,10 +8,10 @@ import {
   inHandOf,
   jobRequests,
   likeliestPiece,
-  type JobPiece,
   sourceOf,
   stillToCut,
 } from './jobRequests'
+import type { JobPiece } from './wallLeft'
 import { USUAL_WISH } from './yardState'
 import { startingSettings } from '~/model'
 import { firstBoards } from '../stock'
@@ -133,7 +133,7 @@ const piece = (id: string, length: number, wall = 'w'): JobPiece => ({
 })
 const wanted = (acts: readonly YardAct[], more: Partial<typeof USUAL_WISH> = {}) => ({
   wish: { ...USUAL_WISH, ...more },
-  inHand: inHandOf(acts, 'job'),
+  inHand: inHandOf(acts, 'job', [], settings),
   out: [],
 })
 
@@ -225,12 +225,12 @@ describe('what a job asks', () => {
     })
     const longer = piece('a', 51)
     expect(stillToCut([longer], [cut], 'job')).toEqual([longer])
-    expect(cutForNothing([longer], ['w'], [cut], 'job')).toEqual(['w/a'])
+    expect(cutForNothing([longer], new Set(), ['w'], [cut], 'job')).toEqual(['w/a'])
     expect(stillToCut([{ ...piece('a', 50), material: 'pine-1x4' }], [cut], 'job')).toHaveLength(1)
     // gone from the layout altogether; of a wall that is not looked at nothing is said
-    expect(cutForNothing([], ['w'], [cut], 'job')).toEqual(['w/a'])
-    expect(cutForNothing([], ['v'], [cut], 'job')).toEqual([])
-    expect(cutForNothing([piece('a', 50)], ['w'], [cut], 'job')).toEqual([])
+    expect(cutForNothing([], new Set(), ['w'], [cut], 'job')).toEqual(['w/a'])
+    expect(cutForNothing([], new Set(), ['v'], [cut], 'job')).toEqual([])
+    expect(cutForNothing([piece('a', 50)], new Set(), ['w'], [cut], 'job')).toEqual([])
   })
 
   test('strips ripped from a sheet are no boards to buy', () => {
@@ -314,7 +314,7 @@ test('a life of a job: planned, bought, cut board by board; at the end nothing i
             act('boardCut', {
               job: 'job',
               material: PINE,
-              length: source.from === 'rack' || source.from === 'buy' ? board.length : source.length,
+              length: 'length' in source ? source.length : board.length,
               from: source.from === 'buy' ? 'bought' : source.from,
               offcut: source.from === 'rack' ? source.offcut : null,
               pieces: board.pieces.map(({ pieceId, length }) => ({ id: pieceId, length })),

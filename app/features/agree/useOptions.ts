@@ -5,7 +5,7 @@ import type { Plan } from '~/core/computePlan'
 import { workWithLearned } from '~/core/log/rates'
 import { planOf } from '~/editor/planOf'
 import { useWorkerAnswer } from '~/editor/useWorkerAnswer'
-import { useOutbox, useWallEditor } from '~/editor/WallEditor'
+import { useCutFacts, useOutbox, useWallEditor } from '~/editor/WallEditor'
 import type { Workpiece } from '~/model'
 import { findFigures } from '~/workers/boardsClient'
 import { useStore } from 'zustand'
@@ -40,13 +40,16 @@ export function useOptions() {
   )
   const { rates } = identity.crew
   // hours go by the crew's own pace
+  const facts = useCutFacts()
   const asked = useMemo(
-    () =>
-      shown.map(({ workpiece: each }): Workpiece => ({
+    () => ({
+      options: shown.map(({ workpiece: each }): Workpiece => ({
         ...each,
         settings: { ...each.settings, work: workWithLearned(each.settings.work, rates) },
       })),
-    [shown, rates],
+      facts,
+    }),
+    [shown, rates, facts],
   )
   const { answer, searching, failed } = useWorkerAnswer(asked, findFigures, true)
   const options = useMemo(

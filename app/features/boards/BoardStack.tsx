@@ -75,11 +75,14 @@ export function sourceText(
     length,
     settings,
     rack,
+    walls,
     wording,
   }: {
     readonly length: Length
     readonly settings: Settings
     readonly rack: readonly RackedOffcut[]
+    /** What walls are called, where there are several. */
+    readonly walls: ReadonlyMap<string, string>
     readonly wording: Wording
   },
 ): string {
@@ -89,6 +92,10 @@ export function sourceText(
       const label = rack.find(({ id }) => id === source.offcut)?.label ?? ''
       return `${label} from the rack, ${say(length, wording)}`
     }
+    case 'open':
+      return boardsText.open(source.number, walls.get(source.wall) ?? '')
+    case 'over':
+      return boardsText.overPiece(source.piece, walls.get(source.wall) ?? '')
     case 'bought':
       return `${sayStock(source.length, wording)}, bought`
     case 'hand':
@@ -104,7 +111,7 @@ function alike(boards: readonly CutBoard[]): CutBoard[][] {
   for (const board of boards) {
     const { from } = sourceOf(board.offerId)
     const key = [
-      from === 'rack' ? board.offerId : from,
+      ['rack', 'open', 'over'].includes(from) ? board.offerId : from,
       board.length,
       ...board.pieces.map(({ label, length }) => `${label}/${length}`),
     ].join(' ')
@@ -163,12 +170,13 @@ export interface BoardStackProps {
   readonly plan: BoardPlan
   readonly settings: Settings
   readonly rack: readonly RackedOffcut[]
+  readonly walls: ReadonlyMap<string, string>
   readonly wording: Wording
   readonly onCut: (board: CutBoard) => void
 }
 
 /** Every board with where it comes from, what is cut from it and what is left; a press says one is cut. */
-export function BoardStack({ plan, settings, rack, wording, onCut }: BoardStackProps) {
+export function BoardStack({ plan, settings, rack, walls, wording, onCut }: BoardStackProps) {
   const longest = Math.max(...plan.boards.map(({ length }) => length))
   return (
     <List>
@@ -176,7 +184,7 @@ export function BoardStack({ plan, settings, rack, wording, onCut }: BoardStackP
         const [board] = group
         if (!board) return null
         const named = boardsNamed(group.map(({ number }) => number))
-        const source = sourceText(board.offerId, { length: board.length, settings, rack, wording })
+        const source = sourceText(board.offerId, { length: board.length, settings, rack, walls, wording })
         return (
           <Item key={board.number} data-board={board.number} data-from={sourceOf(board.offerId).from}>
             <Head>

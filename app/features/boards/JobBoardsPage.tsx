@@ -73,7 +73,7 @@ export function JobBoardsPage({ job: data }: { readonly job: JobData }) {
   const [params, setParams] = useSearchParams()
   const scope = scopeFrom(params.get('for'), data)
   const job = useJobBoards(data, scope)
-  const { boards, settings, chosen, bought } = job
+  const { boards, settings, bought } = job
   const plans = boards.materials.flatMap(({ result }) => (result.ok ? [result.value] : []))
   const groups = useMemo(
     () => shoppingList(plans, scope === 'job' ? bought : [], settings, data.stock),
@@ -113,7 +113,7 @@ export function JobBoardsPage({ job: data }: { readonly job: JobData }) {
               />
             </Row>
           </Spread>
-          <Left data={data} chosen={chosen} />
+          <Left data={data} cut={job.done} />
           <Figures role="status" data-state={boards.searching ? 'searching' : job.state}>
             {job.state === 'known' ? (
               <dl>
@@ -180,9 +180,9 @@ function useCutting(jobId: string, { yard, wanted, settings }: JobBoards) {
     const nominal =
       source.from === 'buy'
         ? (offer?.length ?? board.length)
-        : source.from === 'rack'
-          ? board.length
-          : source.length
+        : 'length' in source
+          ? source.length
+          : board.length
     const common = { job: jobId, material, length: nominal }
     // a board that is cut was bought, whether it was ticked in the shop or not; a strip of a sheet was not
     if (offer) yard.record({ kind: 'bought', ...common, count: 1, paid: null })
@@ -190,7 +190,9 @@ function useCutting(jobId: string, { yard, wanted, settings }: JobBoards) {
       kind: 'boardCut',
       id,
       ...common,
-      from: source.from === 'buy' ? 'bought' : source.from,
+      from: source.from === 'buy' ? 'bought' : source.from === 'over' ? 'open' : source.from,
+      ...(source.from === 'open' ? { open: { wall: source.wall, number: source.number } } : {}),
+      ...(source.from === 'over' ? { open: { wall: source.wall, piece: source.piece } } : {}),
       offcut: source.from === 'rack' ? source.offcut : null,
       pieces: board.pieces.map(({ pieceId, length }) => ({ id: pieceId, length })),
       left: board.offcut,
@@ -209,8 +211,7 @@ function useCutting(jobId: string, { yard, wanted, settings }: JobBoards) {
   return { cut, uncut: (id: string) => void yard.record({ kind: 'boardUncut', job: jobId, cut: id }) }
 }
 
-function Left({ data, chosen }: { readonly data: JobData; readonly chosen: JobData['walls'] }) {
-  const cut = chosen.filter((wall) => wall.cut).map(({ name }) => name)
+function Left({ data, cut }: { readonly data: JobData; readonly cut: readonly string[] }) {
   return (
     <>
       {cut.length > 0 ? <Soft>{boardsText.cutWalls(cut)}</Soft> : null}

@@ -112,6 +112,7 @@ export function MaterialSection({
       </Section>
     )
   const bought = boughtBoards(plan, settings)
+  const names = new Map(job.walls.length > 1 ? job.walls.map(({ id, name: of }) => [id, of]) : [])
   const held = plan.boards.filter(({ offerId }) => sourceOf(offerId).from !== 'buy').length
   const looksLike = byLengthText(byTotalLength(plan), plan)
   const mixes = searching ? [] : (answer?.choices ?? [])
@@ -154,6 +155,7 @@ export function MaterialSection({
           plan={plan}
           settings={settings}
           rack={rack}
+          walls={names}
           wording={wording}
           onCut={(board) => onCut(request.materialId, board)}
         />

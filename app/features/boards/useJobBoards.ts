@@ -3,19 +3,13 @@ import { useMemo } from 'react'
 import { useWorkerAnswer } from '~/editor/useWorkerAnswer'
 import { usePlannedBoards } from '~/editor/usePlannedBoards'
 import { useYard } from '~/editor/useYard'
-import {
-  cutForNothing,
-  inHandOf,
-  jobRequests,
-  type JobWish,
-  stillToCut,
-  type WallOfJob,
-} from '~/core/yard/jobRequests'
+import { cutForNothing, inHandOf, jobRequests, type JobWish, stillToCut } from '~/core/yard/jobRequests'
 import { stockChanges } from '~/core/yard/stockChanges'
+import type { WallOfJob } from '~/core/yard/wallLeft'
 import { boughtOf, wishOf } from '~/core/yard/yardState'
 import type { Wording } from '~/messages'
-import type { Bodies, Settings, StockLength, StockMaterial, Supplier, YardAct } from '~/model'
-import { findPieces } from '~/workers/boardsClient'
+import type { Act, Bodies, Settings, StockLength, StockMaterial, Supplier, YardAct } from '~/model'
+import { findLeft } from '~/workers/boardsClient'
 
 interface Kept<Body> {
   readonly id: string
@@ -31,7 +25,7 @@ export interface JobData {
     readonly id: string
     readonly name: string
     readonly room: string
-    readonly cut: boolean
+    readonly acts: readonly Act[]
     readonly survey: Kept<Bodies['survey']>
     readonly design: Kept<Bodies['design']>
   }[]
@@ -71,16 +65,15 @@ export function useJobBoards(job: JobData, scope: Scope) {
   )
   const walls = useMemo(
     () =>
-      chosen
-        .filter(({ cut }) => !cut)
-        .flatMap(({ id, name }): WallOfJob[] => {
-          const own = met.find((each) => each.id === id)
-          return own ? [{ id, name, workpiece: own.workpiece }] : []
-        }),
+      chosen.flatMap(({ id, name, acts: done }): WallOfJob[] => {
+        const own = met.find((each) => each.id === id)
+        return own ? [{ id, name, workpiece: own.workpiece, acts: done }] : []
+      }),
     [chosen, met],
   )
-  const { answer, failed, searching } = useWorkerAnswer(walls, findPieces, walls.length > 0)
-  const all = useMemo(() => (searching ? [] : (answer ?? [])), [answer, searching])
+  const { answer, failed, searching } = useWorkerAnswer(walls, findLeft, walls.length > 0)
+  const lefts = useMemo(() => (searching ? [] : (answer ?? [])), [answer, searching])
+  const all = useMemo(() => lefts.flatMap((each) => each.pieces), [lefts])
   const used = useMemo(() => [...new Set(all.map(({ material }) => material))], [all])
   const stateOf = useMemo(() => {
     const of = (state: StockLength['state']) =>
@@ -94,17 +87,24 @@ export function useJobBoards(job: JobData, scope: Scope) {
   const wanted = useMemo(
     (): JobWish => ({
       wish: wishOf(acts, job.id),
-      inHand: inHandOf(acts, job.id),
+      inHand: inHandOf(acts, job.id, lefts, settings),
       out: stateOf.out.map(({ id }) => id),
     }),
-    [acts, job, stateOf],
+    [acts, job, lefts, settings, stateOf],
   )
   const pieces = useMemo(() => stillToCut(all, acts, job.id), [all, acts, job])
   const forNothing = useMemo(
-    () => cutForNothing(all, answer && !searching ? walls.map(({ id }) => id) : [], acts, job.id).length,
-    [all, answer, searching, walls, acts, job],
+    () =>
+      cutForNothing(
+        all,
+        new Set(lefts.flatMap(({ cut }) => cut)),
+        lefts.map(({ wall }) => wall),
+        acts,
+        job.id,
+      ).length,
+    [all, lefts, acts, job],
   )
-  const several = walls.length > 1
+  const several = lefts.filter((each) => each.pieces.length > 0).length > 1
   const requests = useMemo(() => {
     const names = new Map(walls.map(({ id, name }) => [id, name]))
     return jobRequests(pieces, settings, wanted, ({ label, wall }) =>
@@ -126,6 +126,8 @@ export function useJobBoards(job: JobData, scope: Scope) {
     chosen,
     walls,
     pieces,
+    /** Walls of which nothing is left to cut. */
+    done: lefts.filter((each) => each.pieces.length === 0 && each.cut.length > 0).map(({ name }) => name),
     forNothing,
     wanted,
     boards,

@@ -7,13 +7,14 @@ import { useWallEditor } from '~/editor/WallEditor'
 import { WallStage } from '~/editor/WallStage'
 import { Column, Heading, Side, Split } from '~/editor/Workbench'
 import { toRelease } from '~/core/cutting/toRelease'
-import { addKnownCosts, type CutBoard, tightBoards } from '~/core/stock'
+import { addKnownCosts, type CutBoard, newBoards, tightBoards } from '~/core/stock'
 import { byTotalLength } from '~/core/yard/alternatives'
 import { type Offer, TAKEN_OFF } from '~/model'
 import {
   boardIssueText,
   boardsText,
   byLengthText,
+  cutSoFarText,
   knownCostText,
   materialName,
   money,
@@ -104,8 +105,10 @@ function MaterialPlan({ boards }: { boards: MaterialBoards }) {
       </Material>
     )
   const plan = result.value
+  const fresh = newBoards(plan)
+  const begun = plan.boards.length - fresh.length
   const spare = sparesText(plan.spares)
-  const looksLike = byLengthText(byTotalLength(plan), plan)
+  const looksLike = begun > 0 ? null : byLengthText(byTotalLength(plan), plan)
   const { adviceOf } = toRelease(wallPlan, workpiece)
   const measured = new Set(
     wallPlan.cutList.filter((row) => adviceOf(row).advice !== 'batch').map(({ label }) => label),
@@ -124,10 +127,10 @@ function MaterialPlan({ boards }: { boards: MaterialBoards }) {
       </Spread>
       <Figures>
         <div>
-          <dd data-testid="boards-of-material">{plan.boards.length}</dd>
+          <dd data-testid="boards-of-material">{fresh.length}</dd>
           <dt>
             <Fractions
-              text={shopping(asSold(plan.boards, workpiece.settings.shop.offers))
+              text={shopping(asSold(fresh, workpiece.settings.shop.offers))
                 .map(([length, n]) => `${n} of ${sayStock(length, wording)}`)
                 .join(' + ')}
             />
@@ -145,6 +148,7 @@ function MaterialPlan({ boards }: { boards: MaterialBoards }) {
       {workpiece.settings.shop.ripped[request.materialId] === undefined ? null : (
         <Soft>{sheetText.rippedHere}</Soft>
       )}
+      {begun > 0 ? <p data-testid="cut-so-far">{cutSoFarText(plan)}</p> : null}
       {looksLike ? <p data-testid="looks-like">{looksLike}</p> : null}
       <p>
         <b>Spare: </b>

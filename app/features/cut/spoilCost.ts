@@ -18,7 +18,7 @@ export function spoilCost(
   if (spare) return { from: 'spare', says: spoilText.spare(spare.number, spare.offcut, w) }
   const { endTrim, offers } = found.request
   const holds = offers
-    .filter(({ length }) => length - endTrim >= cutLength)
+    .filter(({ length, limit }) => limit === undefined && length - endTrim >= cutLength)
     .sort((a, b) => (a.price ?? Infinity) - (b.price ?? Infinity) || a.length - b.length)[0]
   return { from: 'board', says: holds ? spoilText.board(holds.length, holds.price, w) : spoilText.noBoards }
 }

@@ -4,7 +4,7 @@ import type { WayOn } from '~/core/asbuilt/waysOut'
 import { workWithLearned } from '~/core/log/rates'
 import { rulesOf } from '~/core/patterns/rules'
 import { useWorkerAnswer } from '~/editor/useWorkerAnswer'
-import { useWallEditor } from '~/editor/WallEditor'
+import { useCutFacts, useWallEditor } from '~/editor/WallEditor'
 import { builtText, builtWayNames, evenIssueText, sayWithUnit } from '~/messages'
 import { Button } from '~/ui/Button'
 import { Fractions } from '~/ui/Fractions'
@@ -33,6 +33,7 @@ export function WaysPart({ fit, say }: { readonly fit: Fit; readonly say: (words
   const { plan, workpiece, wording, identity, edit, lookAt } = useWallEditor()
   const { acts, off, offUp, release, freeze } = fit
   const { rates } = identity.crew
+  const facts = useCutFacts()
   const asked = useMemo(
     () => ({
       workpiece: {
@@ -40,8 +41,9 @@ export function WaysPart({ fit, say }: { readonly fit: Fit; readonly say: (words
         settings: { ...workpiece.settings, work: workWithLearned(workpiece.settings.work, rates) },
       },
       acts,
+      facts,
     }),
-    [workpiece, rates, acts],
+    [workpiece, rates, acts, facts],
   )
   const isOff = off.size + offUp.size > 0
   const { answer, searching, failed } = useWorkerAnswer(asked, findWaysOn, isOff)

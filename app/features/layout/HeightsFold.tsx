@@ -8,12 +8,13 @@ import { Soft } from '~/ui/page'
 import { searchHeights } from '~/workers/proposalsClient'
 import { EditButton } from './EditButton'
 import { useWorkerAnswer } from '~/editor/useWorkerAnswer'
+import { useAskedOfWall } from './useAskedOfWall'
 
 /** Heights that are usual, line up with something, or waste no stock; each is drawn while it is pointed at. */
 export function HeightsFold() {
-  const { workpiece, plan, wording } = useWallEditor()
+  const { plan, wording } = useWallEditor()
   const [open, setOpen] = useState(false)
-  const { answer, searching } = useWorkerAnswer(workpiece, searchHeights, open)
+  const { answer, searching } = useWorkerAnswer(useAskedOfWall(), searchHeights, open)
   return (
     <Fold title="Heights to choose from" onToggle={setOpen}>
       {answer === null ? <Soft>{searching ? 'Working out what each wastes…' : ''}</Soft> : null}

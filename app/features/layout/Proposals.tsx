@@ -29,6 +29,7 @@ import { narrow, space, touch, type } from '~/ui/theme'
 import { searchProposals } from '~/workers/proposalsClient'
 import { JudgementFields } from './JudgementFields'
 import { useWorkerAnswer } from '~/editor/useWorkerAnswer'
+import { useAskedOfWall } from './useAskedOfWall'
 
 const Panel = styled.section`
   display: grid;
@@ -210,8 +211,8 @@ function isTrouble({ says, severity }: Finding): boolean {
 
 /** The best layouts within the limits, as small drawings; one press takes one. */
 export function Proposals() {
-  const { workpiece, plan } = useWallEditor()
-  const { answer, searching, failed } = useWorkerAnswer(workpiece, searchProposals, true)
+  const { plan } = useWallEditor()
+  const { answer, searching, failed } = useWorkerAnswer(useAskedOfWall(), searchProposals, true)
   const [opened, setOpened] = useState<boolean | null>(null)
   const [sawTrouble] = useState(() => plan.findings.some(isTrouble))
   // where something stands in the way the ways round it are shown without asking

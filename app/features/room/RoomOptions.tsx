@@ -31,13 +31,14 @@ export function RoomOptions({
   const fetcher = useFetcher<{ said: string | null }>()
   const [name, setName] = useState('')
   const asked = useMemo(
-    () =>
-      options.flatMap(({ designs }) =>
+    () => ({
+      options: options.flatMap(({ designs }) =>
         walls.map(({ id, workpiece }) => {
           const design = designs[id]
           return design ? { ...workpiece, wall: { ...workpiece.wall, design } } : workpiece
         }),
       ),
+    }),
     [options, walls],
   )
   const { answer, searching } = useWorkerAnswer(asked, findFigures, options.length > 1)

@@ -13,6 +13,7 @@ import { searchMoveCosts } from '~/workers/proposalsClient'
 import { SpacingSentence } from '../SpacingSentence'
 import { MoveClause } from './MoveClause'
 import { useMoves } from './useMoves'
+import { useAskedOfWall } from '../useAskedOfWall'
 
 const List = styled.ol`
   display: grid;
@@ -87,7 +88,11 @@ export function LinesSentences() {
   const { workpiece, edit, lines } = useMoves()
   // what each move costs is worked out once somebody wants to know
   const [asked, setAsked] = useState(false)
-  const { answer: costs } = useWorkerAnswer(workpiece, searchMoveCosts, asked && lines.moves.length > 0)
+  const { answer: costs } = useWorkerAnswer(
+    useAskedOfWall(),
+    searchMoveCosts,
+    asked && lines.moves.length > 0,
+  )
   const full = lines.moves.length >= LIMITS.moves
   return (
     <>

@@ -1,0 +1,144 @@
+import type { Length } from '~/length'
+import type { Act, ReleasedPiece } from '~/model'
+import { isCut } from '../marks/marked'
+import type { LeftPiece, OpenBoard } from '../stock/openBoards'
+import { lengthNow, type Release, releasedOf, releaseOf } from './release'
+
+/** What was cut of a wall on the job's boards rather than at its own list. */
+export interface CutElsewhere {
+  /** Pieces by their ids, each as it was cut. */
+  readonly pieces: readonly { readonly id: string; readonly material: string; readonly length: Length }[]
+  /** Open boards of this wall, by material and number, that are used up or racked. */
+  readonly closed: readonly { readonly material: string; readonly number: number }[]
+  /** Pieces cut for nothing that others were cut from since, by name. */
+  readonly used: readonly string[]
+}
+export const NOTHING_ELSEWHERE: CutElsewhere = { pieces: [], closed: [], used: [] }
+
+/** What has been cut of a wall, and from which boards: what is asked before anything is bought or planned for it. */
+export interface CutFacts {
+  readonly release: Release | null
+  /** It was said that the whole wall is cut. */
+  readonly isCut: boolean
+  readonly elsewhere: CutElsewhere
+  /** Boards that something was cut from, as far as it was said from which. */
+  readonly open: readonly OpenBoard[]
+  /** Pieces cut for nothing that others were cut from since, by name. */
+  readonly used: readonly string[]
+}
+export const NOTHING_CUT: CutFacts = {
+  release: null,
+  isCut: false,
+  elsewhere: NOTHING_ELSEWHERE,
+  open: [],
+  used: [],
+}
+
+/** A piece that a board gave. */
+interface Taken {
+  readonly name: string
+  readonly piece: ReleasedPiece
+  readonly length: Length
+  spoiled: boolean
+}
+
+/**
+ * The boards that pieces were cut from, each with what it gave and what of that was spoiled, by what was ticked; and the pieces that
+ * others were cut from.
+ */
+function cutFromOf(acts: readonly Act[]): Pick<CutFacts, 'open' | 'used'> {
+  const pieces = new Map(
+    releasedOf(acts).flatMap((list) =>
+      list.pieces.map((piece) => [`${list.id} ${piece.name}`, piece] as const),
+    ),
+  )
+  const reads = new Map<string, Length | null>()
+  const boards = new Map<string, Omit<OpenBoard, 'pieces'> & { takes: Taken[] }>()
+  const last = new Map<string, { take: Taken; of: { takes: Taken[] } }>()
+  const used = new Map<string, string>()
+  for (const act of [...acts].sort((a, b) => a.doneAt - b.doneAt)) {
+    if (!('piece' in act)) continue
+    const piece = pieces.get(`${act.release} ${act.piece}`)
+    if (!piece) continue
+    const known = last.get(act.piece)
+    if (act.kind === 'readTrue') reads.set(act.piece, act.length)
+    else if ((act.kind === 'pieceCut' || act.kind === 'pieceUp') && act.board && !known) {
+      const { number, length, of = null } = act.board
+      if (of !== null) used.set(act.piece, of)
+      if (number === undefined) continue
+      const key = `${piece.materialId} ${number}`
+      const board = boards.get(key) ?? { materialId: piece.materialId, number, length, of, takes: [] }
+      boards.set(key, board)
+      const { cutLength } = lengthNow({ piece, read: reads.get(act.piece) ?? null })
+      const take: Taken = { name: act.piece, piece, length: cutLength, spoiled: false }
+      board.takes.push(take)
+      last.set(act.piece, { take, of: board })
+    } else if (act.kind === 'pieceUncut') {
+      used.delete(act.piece)
+      if (!known) continue
+      known.of.takes = known.of.takes.filter((take) => take !== known.take)
+      last.delete(act.piece)
+    } else if (act.kind === 'spoiled' && known) {
+      known.take.spoiled = true
+      last.delete(act.piece)
+    }
+  }
+  const open = [...boards.values()].flatMap(({ takes, ...board }) =>
+    takes.length === 0
+      ? []
+      : [
+          {
+            ...board,
+            pieces: takes.map(({ name, piece, length, spoiled }) => ({
+              pieceId: piece.pieceId,
+              label: name,
+              length,
+              spoiled,
+            })),
+          },
+        ],
+  )
+  return { open, used: [...used.values()] }
+}
+
+/** The open boards that are still the wall's: those the job's boards used up, or know as cut, are not. */
+export function openNow(open: readonly OpenBoard[], { closed, pieces }: CutElsewhere): OpenBoard[] {
+  const shut = new Set(closed.map(({ material, number }) => `${material} ${number}`))
+  const gone = new Set(pieces.map(({ id }) => id))
+  return open.filter(
+    (board) =>
+      !shut.has(`${board.materialId} ${board.number}`) &&
+      !board.pieces.some(({ pieceId }) => gone.has(pieceId)),
+  )
+}
+
+/** What of a wall is cut, by what was ticked at its list and by what was cut on the job's boards. */
+export function cutFacts(acts: readonly Act[], elsewhere: CutElsewhere = NOTHING_ELSEWHERE): CutFacts {
+  const { open, used } = cutFromOf(acts)
+  return {
+    release: releaseOf(acts),
+    isCut: isCut(acts),
+    elsewhere,
+    open: openNow(open, elsewhere),
+    used: [...used, ...elsewhere.used],
+  }
+}
+
+/** Of pieces cut for nothing those that something shorter can be cut from: plain, as wide as their stuff, and not used so already. */
+export function leftPieces({ release, used }: CutFacts, over: ReadonlySet<string>): LeftPiece[] {
+  const isUsed = new Set(used)
+  const all = [...(release?.pieces.filter(({ cutAt }) => cutAt !== null) ?? []), ...(release?.leftOver ?? [])]
+  return all.flatMap((state): LeftPiece[] => {
+    const { piece } = state
+    const { name, materialId, notches, laps, taper, ripTo } = piece
+    const length = piece.shortLength + lengthNow(state).longLength - piece.longLength
+    return over.has(name) &&
+      !isUsed.has(name) &&
+      notches.length + laps.length === 0 &&
+      !taper &&
+      ripTo === null &&
+      length > 0
+      ? [{ name, materialId, length: length as Length }]
+      : []
+  })
+}
