@@ -1,6 +1,14 @@
 import { styled } from 'styled-components'
 import { alikeBoards, type BoardPlan, type CutBoard, leftPieceOf } from '~/core/stock'
-import { boardsNamed, boardsText, boardText, leftText, say, sayStock, type Wording } from '~/messages'
+import {
+  boardsNamed,
+  boardsText,
+  boardText,
+  leftText,
+  lengthOnBoard,
+  sayStock,
+  type Wording,
+} from '~/messages'
 import { Fractions } from '~/ui/Fractions'
 import { space, type } from '~/ui/theme'
 import { useSelected, useWallEditor } from './WallEditor'
@@ -117,9 +125,14 @@ export function BoardRows({ plan }: { plan: BoardPlan }) {
             </Head>
             <BoardPicture board={board} longest={longest} wording={wording} />
             <Labels aria-hidden="true">
-              {board.pieces.map(({ pieceId, label, from, length }) => (
+              {board.pieces.map(({ pieceId, label, from, length, long, spoiled }) => (
                 <span key={pieceId} style={{ left: `${((from + length / 2) / longest) * 100}%` }}>
-                  <Fractions text={length / longest > 0.19 ? `${label} ${say(length, wording)}` : label} />
+                  {spoiled ? `${boardsText.spoiled} ` : ''}
+                  <Fractions
+                    text={
+                      length / longest > 0.19 ? `${label} ${lengthOnBoard({ length, long }, wording)}` : label
+                    }
+                  />
                 </span>
               ))}
             </Labels>

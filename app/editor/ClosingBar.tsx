@@ -1,4 +1,4 @@
-import { isInHand, newBoards } from '~/core/stock'
+import { newBoards } from '~/core/stock'
 import { rulesOf } from '~/core/patterns/rules'
 import { Check } from 'lucide-react'
 import { styled } from 'styled-components'
@@ -140,7 +140,7 @@ export function ClosingBar() {
   const plans = boards.materials.flatMap(({ result }) => (result.ok ? [result.value] : []))
   const bought = plans.flatMap(newBoards)
   // those that something was cut from are there already
-  const more = plans.some(({ boards: all }) => all.some(isInHand)) ? 'more ' : ''
+  const more = boards.cut.size > 0 ? 'more ' : ''
   const spacer = spacerBlock(plan.layout, 'left', workpiece.settings.tape)
   const known = plans.map((each) => each.known)
   const totals = {

@@ -63,6 +63,8 @@ export function useBoards(left: LeftToCut, acts: readonly Act[], plan: Plan, wor
       const fresh = byMaterial.get(request.materialId)
       return fresh ? [fresh] : []
     })
-    return { ...found, materials }
-  }, [requests, known, laidOut, found])
+    const cut = new Map<string, number>()
+    for (const { materialId } of left.cut) cut.set(materialId, (cut.get(materialId) ?? 0) + 1)
+    return { ...found, materials, cut }
+  }, [requests, known, laidOut, found, left])
 }

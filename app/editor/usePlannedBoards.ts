@@ -15,10 +15,14 @@ export interface Boards {
   readonly searching: boolean
   /** Every material has had its first turn: what is shown hardly changes any more. */
   readonly looked: boolean
+  /** Pieces of the wall that are cut already, by material; none where nobody asked. */
+  readonly cut: ReadonlyMap<string, number>
   /** A handle is held: these are the boards of the wall before the pull. */
   readonly rests: boolean
   readonly stop: () => void
 }
+
+const NOTHING_CUT: ReadonlyMap<string, number> = new Map()
 
 /** Wait this long after the last change before the proof is started. */
 const PAUSE_MS = 180
@@ -122,6 +126,7 @@ export function usePlannedBoards(fresh: readonly BoardRequest[]): Boards {
       materials,
       searching: materials.some(({ state }) => state === 'searching'),
       looked: proof.key === key && proof.looked,
+      cut: NOTHING_CUT,
       rests: false,
       stop: () => setStopped(key),
     }

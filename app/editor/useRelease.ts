@@ -3,9 +3,8 @@ import { useStore } from 'zustand'
 import { freezeList, standingIn, type ToRelease } from '~/core/asbuilt/freeze'
 import { type Release, releaseOf } from '~/core/asbuilt/release'
 import type { CutFacts } from '~/core/asbuilt/cutFacts'
-import { leftToCut } from '~/core/cutting/leftToCut'
+import { boardOf, leftToCut } from '~/core/cutting/leftToCut'
 import { toRelease } from '~/core/cutting/toRelease'
-import { leftPieceOf } from '~/core/stock'
 import type { Act, CutFrom, Released, Workpiece } from '~/model'
 import { newToken } from './saving/browserSaver'
 import { planOf } from './planOf'
@@ -36,16 +35,9 @@ function boardFor(
 ): CutFrom | undefined {
   const { standing } = standingIn(release, plan)
   const wanted = [...standing].find(([, { piece }]) => piece.name === name)?.[0]
-  for (const { result } of materials) {
-    const board = result.ok
-      ? result.value.boards.find(({ pieces }) =>
-          pieces.some(({ pieceId, cut }) => pieceId === wanted && !cut),
-        )
-      : undefined
-    if (!board) continue
-    const of = leftPieceOf(board)
-    return { number: board.number, length: board.length, ...(of === null ? {} : { of }) }
-  }
+  const plans = materials.flatMap(({ result }) => (result.ok ? [result.value] : []))
+  const board = wanted === undefined ? null : boardOf(plans, wanted)
+  if (board) return board
   const itself = leftToCut(plan, workpiece, facts).fromThemselves.find(({ id }) => id === wanted)
   return itself && { length: itself.length, of: itself.of }
 }

@@ -63,6 +63,14 @@ export function leftText(offcut: number, w: Wording): string {
   return `${say(offcut, w)} left`
 }
 
+/** How long a piece is on its board, and what it is cut long by: 53 + 1/8. */
+export function lengthOnBoard(
+  { length, long }: { readonly length: Length; readonly long?: Length | undefined },
+  w: Wording,
+): string {
+  return `${say(length, w)}${long ? ` + ${say(long, w)}` : ''}`
+}
+
 /** A board with its pieces, in one line. */
 export function boardText(
   board: {

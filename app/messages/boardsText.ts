@@ -31,7 +31,8 @@ export const boardsText = {
   inHand: 'from what is in hand',
   wasteAll: 'waste, kerfs too',
   stop: 'Stop looking',
-  begun: 'open, something is cut from it',
+  begun: 'open',
+  spoiled: 'spoiled:',
   was: (name: string) => `what was cut as ${name}`,
   open: (number: number, wall: string) => `what is left of board ${number}${wall ? `, ${wall}` : ''}`,
   overPiece: (piece: string, wall: string) => `what was cut as ${piece}${wall ? `, ${wall}` : ''}`,
@@ -111,15 +112,16 @@ export function byLengthText(said: number, plan: BoardPlan): string | null {
 }
 
 /** What of a wall's boards is cut already, and what of the rest comes from boards that are open. */
-export function cutSoFarText({ boards }: BoardPlan): string {
-  const all = boards.flatMap(({ pieces }) => pieces)
-  const cut = all.filter((piece) => piece.cut && !piece.pieceId.startsWith('spoiled:')).length
-  const open = boards.filter(isInHand)
-  const fromOpen = open.flatMap(({ pieces }) => pieces).filter((piece) => !piece.cut).length
-  const left = all.filter((piece) => !piece.cut).length
-  return left === 0
-    ? `All ${cut} are cut. Nothing is left to buy.`
-    : `${cut} cut, ${left} to go: ${fromOpen} from ${count(open.length, 'open board')}, ${left - fromOpen} from new ones.`
+export function cutSoFarText({ boards }: BoardPlan, cut: number): string {
+  const toGo = (of: BoardPlan['boards']) => of.flatMap(({ pieces }) => pieces.filter((piece) => !piece.cut))
+  const fromOpen = toGo(boards.filter(isInHand)).length
+  const left = toGo(boards).length
+  if (left === 0) return `${cut === 1 ? 'It is cut' : `All ${cut} are cut`}. Nothing is left to buy.`
+  const open =
+    fromOpen > 0
+      ? `${fromOpen} from boards that are open, ${left - fromOpen} from new ones`
+      : 'from new boards'
+  return `${cut} cut, ${left} to go: ${open}.`
 }
 
 /** What one more spare of the likeliest piece costs. */

@@ -4,6 +4,7 @@ import { readableBands } from '~/core/asbuilt/builtUp'
 import { freezeList } from '~/core/asbuilt/freeze'
 import { releaseOf } from '~/core/asbuilt/release'
 import { computePlan } from '~/core/computePlan'
+import { boardOf, boardsNear } from '~/core/cutting/leftToCut'
 import { toRelease } from '~/core/cutting/toRelease'
 import { fitOrder } from '~/core/fit/fitWalk'
 import { taskId } from '~/core/sequence/roomMaker'
@@ -98,6 +99,7 @@ function goUp(db: Database, jobId: string, wallName: string, start: number): voi
   const workpiece = workpieceInRoom(db, page.documents, page.room.id, page.id)
   const plan = computePlan(workpiece)
   const pieces = freezeList(toRelease(plan, workpiece), [])
+  const { plans } = boardsNear(plan, workpiece)
   const release = 'demo-list-up'
   let n = 0
   const act = (kind: string, minutes: number, more: object) => ({
@@ -129,7 +131,10 @@ function goUp(db: Database, jobId: string, wallName: string, start: number): voi
     ),
     act('ended', 24, { stage: 'mark', counted: null }),
     act('began', 30, { stage: 'cut' }),
-    ...pieces.map(({ name }, i) => act('pieceCut', 32 + i * 2, { release, piece: name })),
+    ...pieces.map(({ name, pieceId }, i) => {
+      const board = boardOf(plans, pieceId)
+      return act('pieceCut', 32 + i * 2, { release, piece: name, ...(board ? { board } : {}) })
+    }),
     act('ended', 34 + pieces.length * 2, { stage: 'cut', counted: null }),
     act('began', 130, { stage: 'fit' }),
     ...up.map((id, i) =>

@@ -3,6 +3,7 @@ import { readFileSync } from 'node:fs'
 import { readJobFile } from '~/core/files/readJobFile'
 import { freezeList } from '~/core/asbuilt/freeze'
 import { computePlan } from '~/core/computePlan'
+import { boardOf, boardsNear } from '~/core/cutting/leftToCut'
 import { toRelease } from '~/core/cutting/toRelease'
 import { workpieceOf } from '~/model'
 import { recordActs } from './acts.server'
@@ -72,7 +73,13 @@ function beginCutting(db: Database): void {
   const page = wallId ? wallPage(db, { jobId: DEMO_JOB_ID, wallId }) : null
   if (!page) return
   const workpiece = workpieceInRoom(db, page.documents, page.room.id, page.id)
-  const pieces = freezeList(toRelease(computePlan(workpiece), workpiece), [])
+  const plan = computePlan(workpiece)
+  const pieces = freezeList(toRelease(plan, workpiece), [])
+  const { plans } = boardsNear(plan, workpiece)
+  const cut = ({ name, pieceId }: (typeof pieces)[number]) => {
+    const board = boardOf(plans, pieceId)
+    return on(name, 'pieceCut', board ? { board } : {})
+  }
   const [first, second, third] = pieces
   if (!first || !second || !third) return
   let at = Date.now()
@@ -85,10 +92,10 @@ function beginCutting(db: Database): void {
       ...act('released', { revisions: page.documents.map(({ revision }) => revision), pieces }),
       id: release,
     },
-    on(first.name, 'pieceCut'),
-    on(second.name, 'pieceCut'),
+    cut(first),
+    cut(second),
     on(second.name, 'spoiled', { from: 'board' }),
-    on(third.name, 'pieceCut'),
+    cut(third),
     ...(open ? [on(open.name, 'readTrue', { length: open.longLength - 1_587_500 })] : []),
     act('flawed', { materialId: first.materialId, board: 2, flaw: { flaw: 'edge', at: 'last' } }),
   ])

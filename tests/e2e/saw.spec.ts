@@ -187,3 +187,52 @@ test.describe('on a phone', () => {
     await expect(page.locator('body')).toContainText('cut')
   })
 })
+
+test('what is cut is not bought again: footer, Buy, the job’s boards and its list say the same', async ({
+  page,
+}) => {
+  test.setTimeout(120_000)
+  await openCut(page, 'Long wall')
+  const footer = page.getByTestId('board-count').locator('b')
+  await expect(page.getByTestId('board-count')).toHaveText(/^\d+ boards? of/)
+  const atFirst = Number(await footer.innerText())
+  await page.getByRole('button', { name: 'Release to the saw' }).first().click()
+  await releaseAnyway(page, 'Measured last week')
+  const battens = page.locator('[data-pieces~="batten-1"]')
+  for (let i = 0; i < 6; i++) await battens.getByRole('button', { name: 'Cut: one of A' }).click()
+  await expect(cutOf(page)).toHaveText('6 of 17 cut')
+  await expect(page.getByTestId('board-count')).toHaveText(/^\d+ more boards?/)
+  const left = Number(await footer.innerText())
+  expect(left).toBeLessThan(atFirst)
+  // boards that are open keep their numbers, and what is on them is drawn as cut
+  await openStage(page, 'Buy')
+  await expect(page.getByTestId('cut-so-far').first()).toContainText(/^6 cut, \d+ to go: /)
+  const counts = await page.getByTestId('boards-of-material').allInnerTexts()
+  expect(counts.reduce((sum, text) => sum + Number(text), 0)).toBe(left)
+  await expect(page.locator('[data-board]').filter({ hasText: '· open' }).first()).toBeVisible()
+  const wall = new URL(page.url()).pathname.split('/')[4] ?? ''
+  await expectSaved(page)
+
+  await page.goto(`/jobs/demo/boards?for=wall:${wall}`)
+  await expect(page.getByTestId('to-buy')).toBeVisible()
+  for (const each of await page
+    .getByRole('button', { name: /^What is cut from each/, expanded: false })
+    .all())
+    await each.click()
+  const toBuy = page.getByTestId('to-buy')
+  await expect(page.locator('[data-from="open"]').first()).toContainText('what is left of board')
+  // boards on hand and on the rack serve before new ones
+  const fromHand = page.locator('[data-from="hand"], [data-from="rack"], [data-from="bought"]')
+  await expect(toBuy).toHaveText(/^\d+$/)
+  expect(Number(await toBuy.innerText())).toBeLessThanOrEqual(left)
+  expect(Number(await toBuy.innerText()) + (await fromHand.count())).toBeGreaterThan(0)
+  // cut there, what is left of an open board is used up, here and at the wall
+  const open = page.locator('[data-from="open"]').first()
+  const opened = await page.locator('[data-from="open"]').count()
+  const kept = page.waitForResponse((each) => each.url().includes('/yard/acts') && each.ok())
+  await open.getByRole('button', { name: /^Cut/ }).click()
+  await kept
+  await expect(page.locator('[data-from="open"]')).toHaveCount(opened - 1)
+  await page.goto(`/jobs/demo/walls/${wall}/buy`)
+  await expect(page.getByTestId('cut-so-far').first()).toContainText(/^([7-9]|1\d) cut, /)
+})

@@ -229,7 +229,7 @@ describe('what is left to cut, and from what', () => {
           cutFacts([...acts, ...more]),
         )
         const planned = new Set(fits.pieces.map(({ id }) => id))
-        for (const id of [...fits.cut, ...fits.fromThemselves.map((each) => each.id)])
+        for (const id of [...fits.cut, ...fits.fromThemselves].map((each) => each.id))
           expect(planned.has(id)).toBe(false)
         expect(fits.pieces.length + fits.cut.length + fits.fromThemselves.length).toBe(
           computePlan(changed).pieces.length,

@@ -1,13 +1,15 @@
 import { type Length, ZERO } from '~/length'
-import type { Workpiece } from '~/model'
+import { type CutFrom, TAKEN_OFF, type Workpiece } from '~/model'
 import { servesItself, standingIn, type ToRelease } from '../asbuilt/freeze'
 import { type CutFacts, leftPieces, NOTHING_CUT } from '../asbuilt/cutFacts'
 import { letterOf, lengthNow } from '../asbuilt/release'
 import { type CutRow, SAME_WITHIN } from '../pieces'
 import {
+  type BoardPlan,
   type BoardRequest,
   boardRequests,
   firstBoards,
+  leftPieceOf,
   type LeftPiece,
   newBoards,
   offersInHand,
@@ -25,8 +27,8 @@ export interface LeftToCut {
   readonly pieces: readonly PieceToCut[]
   readonly open: readonly OpenBoard[]
   readonly over: readonly LeftPiece[]
-  /** Pieces of the layout that are cut. */
-  readonly cut: readonly string[]
+  /** Pieces of the layout that are cut, those cut anew from themselves not among them. */
+  readonly cut: readonly { readonly id: string; readonly materialId: string }[]
   /** Pieces that are cut anew from what was cut in their place, by its name: they need no board. */
   readonly fromThemselves: readonly { readonly id: string; readonly of: string; readonly length: Length }[]
 }
@@ -42,13 +44,13 @@ export function leftToCut(
   facts: CutFacts = NOTHING_CUT,
 ): LeftToCut {
   if (facts.isCut) {
-    const cut = plan.cutList.flatMap(({ pieceIds }) => pieceIds)
+    const cut = plan.cutList.flatMap(({ pieceIds, materialId }) => pieceIds.map((id) => ({ id, materialId })))
     return { pieces: [], open: [], over: [], cut, fromThemselves: [] }
   }
   const { release, elsewhere, open } = facts
   const { standing, over } = standingIn(release, plan)
   const cutThere = new Map(elsewhere.pieces.map((piece) => [piece.id, piece]))
-  const cut: string[] = []
+  const cut: { id: string; materialId: string }[] = []
   const fromThemselves: { id: string; of: string; length: Length }[] = []
   const idle = [...(release?.pieces ?? []), ...(release?.leftOver ?? [])].filter(({ piece }) =>
     over.has(piece.name),
@@ -65,7 +67,7 @@ export function leftToCut(
       there.material === row.materialId &&
       Math.abs(there.length - length) <= SAME_WITHIN
     if (isThere || (state && state.cutAt !== null)) {
-      cut.push(id)
+      cut.push({ id, materialId: row.materialId })
       return []
     }
     const itself = idle.find(
@@ -90,7 +92,7 @@ export function leftToCut(
  * everything is cut is asked for no piece.
  */
 export function requestsFor(
-  { pieces, open, over }: LeftToCut,
+  { pieces, open, over, cut }: LeftToCut,
   { settings }: Pick<Workpiece, 'settings'>,
 ): BoardRequest[] {
   const inHand = (materialId: string) =>
@@ -101,7 +103,7 @@ export function requestsFor(
     )
   const asked = boardRequests(pieces, settings, inHand)
   const { kerf, endTrim } = settings.shop
-  const done = new Set(open.map(({ materialId }) => materialId))
+  const done = new Set([...cut, ...open].map(({ materialId }) => materialId).filter((id) => id !== TAKEN_OFF))
   for (const { materialId } of asked) done.delete(materialId)
   return [
     ...asked,
@@ -141,4 +143,15 @@ export function boardsFor(left: LeftToCut, workpiece: Pick<Workpiece, 'settings'
       0,
     ),
   }
+}
+
+/** The board that these plans cut a piece from, as it is ticked with the piece; null where none of them does, or it is cut already. */
+export function boardOf(plans: readonly BoardPlan[], pieceId: string): CutFrom | null {
+  for (const { boards } of plans) {
+    const board = boards.find(({ pieces }) => pieces.some((each) => each.pieceId === pieceId && !each.cut))
+    if (!board) continue
+    const of = leftPieceOf(board)
+    return { number: board.number, length: board.length, ...(of === null ? {} : { of }) }
+  }
+  return null
 }

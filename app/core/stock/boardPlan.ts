@@ -12,6 +12,8 @@ export interface BoardPiece {
   readonly long?: Length
   /** It is cut already. */
   readonly cut?: true
+  /** It was spoiled: it took its wood and is no piece of the wall. */
+  readonly spoiled?: true
 }
 
 /** One board: what is cut from it in order, longest first, and what is left after the last cut. */
@@ -160,15 +162,21 @@ export function addKnownCosts(costs: readonly KnownCost[]): KnownCost {
   }
 }
 
-/** Boards whose pieces leave no more than a tolerance, where one of them is only measured in place. */
+/**
+ * Boards whose pieces leave no more than a tolerance, where one of them is only measured in place: not even what it is cut long by. What
+ * was read or cut already is as long as it gets.
+ */
 export function tightBoards(
   { boards }: BoardPlan,
   isMeasured: (label: string) => boolean,
   within: number,
 ): readonly { readonly boardNumber: number; readonly labels: readonly string[]; readonly offcut: Length }[] {
   return boards.flatMap(({ number, pieces, offcut }) => {
-    const labels = [...new Set(pieces.map(({ label }) => label))].filter(isMeasured)
-    return offcut <= within && labels.length > 0 ? [{ boardNumber: number, labels, offcut }] : []
+    const open = pieces.filter(
+      ({ cut, label, long = 0 }) => !cut && isMeasured(label) && offcut + long <= within,
+    )
+    const labels = [...new Set(open.map(({ label }) => label))]
+    return labels.length > 0 ? [{ boardNumber: number, labels, offcut }] : []
   })
 }
 

@@ -69,15 +69,15 @@ function cutFrom(board: OpenBoard, kerf: Length): BoardPiece[] {
   return board.pieces.map(({ pieceId, label, length, spoiled }) => {
     const from = nearestNanometer(at)
     at += length + kerf
-    return { pieceId: spoiled ? `spoiled:${pieceId}` : pieceId, label, from, length, cut: true as const }
+    const own = { pieceId, label, from, length, cut: true as const }
+    return spoiled ? { ...own, pieceId: `spoiled:${pieceId}`, spoiled: true as const } : own
   })
 }
 
 function shareOf(boards: readonly CutBoard[]) {
   const bought = boards.reduce((sum, { length }) => sum + length, 0)
   const used = boards.reduce(
-    (sum, { pieces }) =>
-      sum + pieces.reduce((of, { pieceId, length }) => of + (pieceId.startsWith('spoiled:') ? 0 : length), 0),
+    (sum, { pieces }) => sum + pieces.reduce((of, { spoiled, length }) => of + (spoiled ? 0 : length), 0),
     0,
   )
   return {

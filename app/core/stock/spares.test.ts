@@ -69,4 +69,18 @@ test('a board filled to the last sixteenth is a risk where a piece of it is only
   ])
   expect(tightBoards(tight, () => false, inches(1 / 8))).toEqual([])
   expect(tightBoards(planOf([['A', 90]], [[96, 1]]), () => true, inches(1 / 16))).toEqual([])
+  // a board that holds what its piece is cut long by is not short of it, whatever else is left
+  const { pieces, ...asked } = request([['A', 95.875]], [[96, 1]])
+  const kept = planBoardsQuickly({
+    ...asked,
+    pieces: pieces.map((each) => ({ ...each, long: inches(1 / 8) })),
+  })
+  const bare = planBoardsQuickly({
+    ...asked,
+    pieces: pieces.map((each) => ({ ...each, length: inches(96) })),
+  })
+  if (!kept.ok || !bare.ok) throw new Error('no plan')
+  expect([kept, bare].map(({ value }) => value.boards[0]?.offcut)).toEqual([0, 0])
+  expect(tightBoards(kept.value, () => true, inches(1 / 16))).toEqual([])
+  expect(tightBoards(bare.value, () => true, inches(1 / 16))).toHaveLength(1)
 })

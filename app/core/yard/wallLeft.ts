@@ -63,7 +63,7 @@ export function leftOfWall({ id, name, workpiece, acts }: WallOfJob): WallLeft {
     ),
     open,
     over,
-    cut: cut.map((piece) => `${id}/${piece}`),
+    cut: cut.map((piece) => `${id}/${piece.id}`),
   }
 }
 

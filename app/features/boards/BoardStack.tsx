@@ -3,7 +3,7 @@ import { sourceOf } from '~/core/yard/jobRequests'
 import type { RackedOffcut } from '~/core/yard/yardState'
 import type { BoardPlan, CutBoard } from '~/core/stock'
 import { type Length, nanometers } from '~/length'
-import { boardsNamed, boardsText, leftText, say, sayStock, type Wording } from '~/messages'
+import { boardsNamed, boardsText, leftText, lengthOnBoard, say, sayStock, type Wording } from '~/messages'
 import type { Settings } from '~/model'
 import { Button } from '~/ui/Button'
 import { Fractions } from '~/ui/Fractions'
@@ -122,15 +122,12 @@ function alike(boards: readonly CutBoard[]): CutBoard[][] {
 
 /** 2 of A Long wall, 1 of C. */
 function piecesText({ pieces }: CutBoard, wording: Wording): string {
-  const counts = new Map<string, { n: number; length: Length }>()
-  for (const { label, length } of pieces)
-    counts.set(`${label}\n${length}`, { n: (counts.get(`${label}\n${length}`)?.n ?? 0) + 1, length })
-  return [...counts]
-    .map(([key, { n, length }]) => {
-      const label = key.slice(0, key.indexOf('\n'))
-      return `${n > 1 ? `${n} × ` : ''}${label} ${say(length, wording)}`
-    })
-    .join(' · ')
+  const counts = new Map<string, number>()
+  for (const piece of pieces) {
+    const text = `${piece.label} ${lengthOnBoard(piece, wording)}`
+    counts.set(text, (counts.get(text) ?? 0) + 1)
+  }
+  return [...counts].map(([text, n]) => `${n > 1 ? `${n} × ` : ''}${text}`).join(' · ')
 }
 
 const UNITS = 1000

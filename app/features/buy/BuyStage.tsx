@@ -106,9 +106,9 @@ function MaterialPlan({ boards }: { boards: MaterialBoards }) {
     )
   const plan = result.value
   const fresh = newBoards(plan)
-  const begun = plan.boards.length - fresh.length
+  const cut = all.cut.get(request.materialId) ?? 0
   const spare = sparesText(plan.spares)
-  const looksLike = begun > 0 ? null : byLengthText(byTotalLength(plan), plan)
+  const looksLike = cut > 0 ? null : byLengthText(byTotalLength(plan), plan)
   const { adviceOf } = toRelease(wallPlan, workpiece)
   const measured = new Set(
     wallPlan.cutList.filter((row) => adviceOf(row).advice !== 'batch').map(({ label }) => label),
@@ -148,7 +148,7 @@ function MaterialPlan({ boards }: { boards: MaterialBoards }) {
       {workpiece.settings.shop.ripped[request.materialId] === undefined ? null : (
         <Soft>{sheetText.rippedHere}</Soft>
       )}
-      {begun > 0 ? <p data-testid="cut-so-far">{cutSoFarText(plan)}</p> : null}
+      {cut > 0 ? <p data-testid="cut-so-far">{cutSoFarText(plan, cut)}</p> : null}
       {looksLike ? <p data-testid="looks-like">{looksLike}</p> : null}
       <p>
         <b>Spare: </b>

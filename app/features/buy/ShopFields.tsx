@@ -57,6 +57,14 @@ export function SawFields() {
           toEdits={(endTrim) => set({ endTrim })}
         />
       </Pair>
+      <EditLength
+        field="shop.allowance"
+        label="Cut long, where measured in place"
+        value={shop.allowance}
+        least={ZERO}
+        most={inches(3)}
+        toEdits={(allowance) => set({ allowance })}
+      />
       <Sentence>
         It swings to{' '}
         <DegWord
