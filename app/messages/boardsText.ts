@@ -1,5 +1,5 @@
 import type { CheaperChange } from '~/core/yard/cheaperWays'
-import type { OneMore } from '~/core/yard/alternatives'
+import type { AskedPrice, OneMore } from '~/core/yard/alternatives'
 import type { ShoppingGroup, ShoppingLine, ShoppingSum } from '~/core/yard/shoppingList'
 import { type BoardPlan, isInHand } from '~/core/stock'
 import { count, materialName, money, sayStock, sayWithUnit, type Wording } from './words'
@@ -49,6 +49,12 @@ export const boardsText = {
   wishes: 'How you want it',
   longest: 'Longest board that goes in the car',
   anyLength: 'any length',
+  spare: 'Spare to buy',
+  sparePercent: (percent: number, pieces: number) =>
+    percent === 0 ? 'none' : `${percent} %, ${count(pieces, 'piece')}`,
+  spareOwn: 'your own percent',
+  ownPercent: 'Spare, percent of the pieces',
+  sparePieces: 'so many pieces',
   spares: (stuff: string) => `Spare pieces of ${stuff}`,
   rackFrom: 'Offcuts are kept from',
   prices: 'Prices of today',
@@ -133,6 +139,15 @@ export function oneMorePieceText({ label, length, cost, boards }: OneMore, w: Mo
       ? `${what} takes ${count(boards, 'more board', 'more boards')}.`
       : `${what} takes no more boards.`
   return cost === 0 ? `${what} costs nothing${board}.` : `${what} costs ${money(cost, w.currency)}${board}.`
+}
+
+/** What a choice of spares costs more than none: in money where prices are known, else in boards. */
+export function sparePriceText(price: AskedPrice, none: AskedPrice, currency: string): string {
+  if (price.boards === null || none.boards === null) return ''
+  const boards = price.boards - none.boards
+  const cost = price.cost === null || none.cost === null ? null : price.cost - none.cost
+  if (boards === 0 && !cost) return ': costs nothing more'
+  return `: ${cost === null ? '' : `${money(cost, currency)} more, `}${count(boards, 'board')}`
 }
 
 /** What would be changed to save. */

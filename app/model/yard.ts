@@ -163,6 +163,8 @@ export function yardActSchema() {
       job,
       longest: positive(storedLength).nullable(),
       spares: z.record(idSchema, z.number().int().min(0).max(50)),
+      /** So many percent of each material's pieces in the place of those counts. */
+      sparePercent: z.number().min(0).max(100).nullable().default(null),
       rackFrom: notNegative(storedLength),
     }),
   ])

@@ -9,7 +9,7 @@ import { type Cuts, planSheets, type SheetDemand } from '~/core/sheets/stripShee
 import { type BoardPlan, type BoardRequest, planBoards } from '~/core/stock'
 import { optionFigures } from '~/core/agree/optionFigures'
 import type { Sheet, Workpiece } from '~/model'
-import { alternativesOf } from '~/core/yard/alternatives'
+import { alternativesOf, type AskedPrice, priceOf } from '~/core/yard/alternatives'
 import { cheaperWays } from '~/core/yard/cheaperWays'
 import { leftOfWall, type WallOfJob } from '~/core/yard/wallLeft'
 import { highsSolver } from './highsSolver'
@@ -29,6 +29,13 @@ const api = {
   alternatives(request: BoardRequest, plan: BoardPlan, ms: number) {
     const end = performance.now() + ms
     return alternativesOf(request, plan, solve, until(end).over)
+  },
+  /** What several ways to ask for the same boards cost, each looked at for its share of the time. */
+  async prices(ways: readonly (readonly BoardRequest[])[], ms: number) {
+    const end = performance.now() + ms
+    const found: AskedPrice[] = []
+    for (const requests of ways) found.push(await priceOf(requests, solve, until(end).over))
+    return found
   },
   cheaper: cheaperWays,
   /** What each of a wall's options comes to. */

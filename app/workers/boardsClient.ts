@@ -4,7 +4,7 @@ import type { SawRow, SetupPlan } from '~/core/cutting/setups'
 import type { Cuts, SheetDemand, SheetIssue, SheetPlan } from '~/core/sheets/stripSheets'
 import { proxy } from 'comlink'
 import { ok, type Result } from '~/length'
-import type { Alternatives } from '~/core/yard/alternatives'
+import type { Alternatives, AskedPrice } from '~/core/yard/alternatives'
 import type { CheaperAsked, CheaperWay } from '~/core/yard/cheaperWays'
 import type { CutFacts } from '~/core/asbuilt/cutFacts'
 import type { WallLeft, WallOfJob } from '~/core/yard/wallLeft'
@@ -85,6 +85,14 @@ export function findAlternatives(
   ms = 4_000,
 ): WorkerJob<Alternatives> {
   return boards.run((remote) => remote.alternatives(request, plan, ms) as Promise<Alternatives>)
+}
+
+/** What several ways to ask for the same boards cost, worked out in a worker: looked at for so long. */
+export function findPrices(
+  ways: readonly (readonly BoardRequest[])[],
+  ms = 4_000,
+): WorkerJob<readonly AskedPrice[]> {
+  return boards.run((remote) => remote.prices(ways, ms) as Promise<readonly AskedPrice[]>)
 }
 
 /** What would make a job cheaper, worked out in a worker. */

@@ -28,6 +28,12 @@ export interface Alternatives {
   readonly oneMore: OneMore | null
 }
 
+/** What some requests come to together: boards to buy, and money in hundredths; null where some piece has no board or no price is known. */
+export interface AskedPrice {
+  readonly boards: number | null
+  readonly cost: number | null
+}
+
 const MOST_CHOICES = 15
 
 const isBought = ({ id }: { readonly id: string }) => id.startsWith('buy:')
@@ -43,6 +49,23 @@ function sets(lengths: readonly Length[]): Length[][] {
 /** Boards of a plan that are bought, not those in hand. */
 function boughtOf(plan: BoardPlan) {
   return plan.boards.filter(({ offerId }) => offerId.startsWith('buy:'))
+}
+
+/** What the boards of some requests cost, as far as prices are known; past the time by good plans that need not be the best. */
+export async function priceOf(
+  requests: readonly BoardRequest[],
+  solve: SolveInteger,
+  over: () => boolean,
+): Promise<AskedPrice> {
+  let [boards, cost, priced] = [0, 0, false]
+  for (const request of requests) {
+    const found = over() ? firstBoards(request) : await planBoards(request, solve, { over })
+    if (!found.ok) return { boards: null, cost: null }
+    boards += boughtOf(found.value).length
+    cost += found.value.known.sum
+    priced ||= found.value.known.pricedLengths > 0
+  }
+  return { boards, cost: priced ? cost : null }
 }
 
 /** What the yard's lengths come to one by one and mixed, what is in hand used in each; and what one more spare adds. */

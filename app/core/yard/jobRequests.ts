@@ -4,7 +4,7 @@ import { SAME_WITHIN } from '../pieces'
 import { asHeld, type BoardOffer, type BoardPlan, type BoardRequest, type CutBoard } from '../stock'
 import { offersOf } from '../stock/offers'
 import { type JobPiece, lessTaken, openedAtWalls, openOfJob, type OpenOfJob, type WallLeft } from './wallLeft'
-import { type BoardCount, boardsCut, onHandOf, rackOf, uncutOf, type Wish } from './yardState'
+import { type BoardCount, boardsCut, onHandOf, rackOf, sparesWished, uncutOf, type Wish } from './yardState'
 
 /** What a job can cut from besides what it buys. */
 export interface InHand {
@@ -136,7 +136,8 @@ export function jobRequests(
   return [...new Set(pieces.map(({ material }) => material))].map((materialId) => {
     const own = pieces.filter(({ material }) => material === materialId)
     const likeliest = likeliestPiece(own)
-    const wished = (wanted.wish.spares[materialId] ?? 0) - (wanted.inHand.sparesCut[materialId] ?? 0)
+    const wished =
+      sparesWished(wanted.wish, materialId, own.length) - (wanted.inHand.sparesCut[materialId] ?? 0)
     const spares = likeliest ? Math.max(0, wished) : 0
     const offers = offersFor(materialId, settings, wanted)
     return {

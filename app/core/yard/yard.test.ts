@@ -261,12 +261,19 @@ describe('what a job asks', () => {
   })
 
   test('the last wish stands', () => {
-    const first = act('wished', { job: 'job', longest: inches(96), spares: {}, rackFrom: inches(9) })
+    const first = act('wished', {
+      job: 'job',
+      longest: inches(96),
+      spares: {},
+      sparePercent: null,
+      rackFrom: inches(9),
+    })
     expect(
       wishOf([first, act('wished', { job: 'other', longest: null, spares: {}, rackFrom: 0 })], 'job'),
     ).toEqual({
       longest: inches(96),
       spares: {},
+      sparePercent: null,
       rackFrom: inches(9),
     })
     expect(wishOf([], 'job')).toEqual(USUAL_WISH)

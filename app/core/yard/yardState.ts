@@ -3,7 +3,7 @@ import type { YardAct } from '~/model'
 
 type ActOf<K extends YardAct['kind']> = Extract<YardAct, { kind: K }>
 export type BoardCut = ActOf<'boardCut'>
-export type Wish = Pick<ActOf<'wished'>, 'longest' | 'spares' | 'rackFrom'>
+export type Wish = Pick<ActOf<'wished'>, 'longest' | 'spares' | 'sparePercent' | 'rackFrom'>
 
 /** An offcut on the rack: a length of stuff with a label written on it. */
 export interface RackedOffcut {
@@ -31,7 +31,12 @@ export interface BoughtBoards extends BoardCount {
 
 /** Kept from a foot on: shorter ones are in the way. Common practice, no source. */
 const USUAL_RACK = nanometers(12 * 25_400_000)
-export const USUAL_WISH: Wish = { longest: null, spares: {}, rackFrom: USUAL_RACK }
+export const USUAL_WISH: Wish = {
+  longest: null,
+  spares: {},
+  sparePercent: null,
+  rackFrom: USUAL_RACK,
+}
 
 function inOrder(acts: readonly YardAct[]): readonly YardAct[] {
   return [...acts].sort((a, b) => a.doneAt - b.doneAt)
@@ -124,7 +129,12 @@ export function uncutOf(acts: readonly YardAct[], job: string): BoardCount[] {
 export function wishOf(acts: readonly YardAct[], job: string): Wish {
   const last = inOrder(acts).findLast((act) => act.kind === 'wished' && act.job === job)
   return last?.kind === 'wished'
-    ? { longest: last.longest, spares: last.spares, rackFrom: last.rackFrom }
+    ? {
+        longest: last.longest,
+        spares: last.spares,
+        sparePercent: last.sparePercent,
+        rackFrom: last.rackFrom,
+      }
     : USUAL_WISH
 }
 
@@ -132,4 +142,10 @@ export function wishOf(acts: readonly YardAct[], job: string): Wish {
 export function budgetOf(acts: readonly YardAct[], job: string, wall: string | null): number | null {
   const last = inOrder(acts).findLast((act) => act.kind === 'budget' && act.job === job && act.wall === wall)
   return last?.kind === 'budget' ? last.sum : null
+}
+
+/** How many spare pieces of a material are wished of so many pieces: its count, or a percent of them, begun ones whole. */
+export function sparesWished({ spares, sparePercent }: Wish, material: string, pieces: number): number {
+  if (sparePercent === null) return spares[material] ?? 0
+  return Math.ceil((pieces * sparePercent) / 100 - 1e-9)
 }

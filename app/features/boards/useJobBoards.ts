@@ -1,5 +1,5 @@
 import { asRooms } from '~/core/room/beside'
-import { useMemo } from 'react'
+import { useCallback, useMemo } from 'react'
 import { useWorkerAnswer } from '~/editor/useWorkerAnswer'
 import { usePlannedBoards } from '~/editor/usePlannedBoards'
 import { useYard } from '~/editor/useYard'
@@ -105,12 +105,16 @@ export function useJobBoards(job: JobData, scope: Scope) {
     [all, lefts, acts, job],
   )
   const several = lefts.filter((each) => each.pieces.length > 0).length > 1
-  const requests = useMemo(() => {
-    const names = new Map(walls.map(({ id, name }) => [id, name]))
-    return jobRequests(pieces, settings, wanted, ({ label, wall }) =>
-      several ? `${label} ${names.get(wall) ?? ''}` : label,
-    )
-  }, [pieces, settings, wanted, walls, several])
+  const asked = useCallback(
+    (how: JobWish) => {
+      const names = new Map(walls.map(({ id, name }) => [id, name]))
+      return jobRequests(pieces, settings, how, ({ label, wall }) =>
+        several ? `${label} ${names.get(wall) ?? ''}` : label,
+      )
+    },
+    [pieces, settings, walls, several],
+  )
+  const requests = useMemo(() => asked(wanted), [asked, wanted])
   const boards = usePlannedBoards(requests)
   const wording = useMemo(
     (): Wording & { readonly currency: string } => ({
@@ -130,6 +134,8 @@ export function useJobBoards(job: JobData, scope: Scope) {
     done: lefts.filter((each) => each.pieces.length === 0 && each.cut.length > 0).map(({ name }) => name),
     forNothing,
     wanted,
+    /** What would be asked for if it were wished otherwise. */
+    asked,
     boards,
     wording,
     bought: useMemo(() => boughtOf(acts, job.id), [acts, job]),
