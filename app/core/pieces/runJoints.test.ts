@@ -108,4 +108,46 @@ describe('runs longer than the boards', () => {
       ),
     )
   })
+
+  // before, every first part was as long as its board: no run of these kept anything to cut it long by
+  test('law: where it costs no board every part can be cut long; bearing, stubs and windows still come first', () => {
+    const spot = fc.integer({ min: 0, max: 900 })
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 50, max: 900 }),
+        fc.integer({ min: 60, max: 200 }),
+        fc.constantFrom('scarf' as const, 'butt' as const),
+        fc.array(spot, { maxLength: 6 }),
+        fc.integer({ min: 1, max: 4 }),
+        (run, board, joint, studs, eighths) => {
+          fc.pre(run > board)
+          const allowance = inches(eighths / 8)
+          const reach = reachOf(inches(board), joint, THICK, WIDE)
+          const around = { studs: studs.map(inches), seen: [], others: [] }
+          const [kept, before] = [allowance, 0].map((by) => placeJoints(0, inches(run), reach, around, by))
+          if (!kept || !before) throw new Error('no joints')
+          const short = {
+            first: reach.first - allowance,
+            middle: reach.middle - allowance,
+            last: reach.last - allowance,
+          }
+          const off = (joints: readonly number[]) =>
+            joints.filter((at) => jointFaults(at, around).offStud).length
+          expect(kept).toHaveLength(before.length)
+          expect(off(kept)).toBe(off(before))
+          // no stud to reach for: every part keeps it wherever as many boards do
+          const free = placeJoints(0, inches(run), reach, NOTHING_AROUND, allowance)
+          const isFree = jointsNeeded(inches(run), short) === free.length
+          const stubs = (joints: readonly number[]) =>
+            [...joints, inches(run)].some((to, i) => to - (joints[i - 1] ?? 0) < inches(24))
+          if (isFree && !stubs(free)) expect(jointsHold(0, inches(run), free, loosened(short))).toBe(true)
+        },
+      ),
+    )
+  })
 })
+
+/** By a nanometer, which roundings may take. */
+function loosened(reach: { first: number; middle: number; last: number }) {
+  return { first: reach.first + 2, middle: reach.middle + 2, last: reach.last + 2 }
+}
