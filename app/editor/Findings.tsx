@@ -1,10 +1,13 @@
 import { Check, CircleAlert, Info, TriangleAlert } from 'lucide-react'
 import { styled } from 'styled-components'
 import type { Finding, Severity, WayOut } from '~/core/findings/finding'
-import { findingText, wayOutText } from '~/messages'
+import type { TriedFix } from '~/core/findings/tried'
+import { findingText, fixCausesText, fixText, wayOutText } from '~/messages'
 import { Button } from '~/ui/Button'
 import { Fractions } from '~/ui/Fractions'
+import { Soft } from '~/ui/page'
 import { space, type } from '~/ui/theme'
+import { useTriedFixes } from './useTriedFixes'
 import { useWallEditor } from './WallEditor'
 
 const List = styled.ul`
@@ -33,27 +36,64 @@ const Ways = styled.div`
   font-size: ${type.body};
 `
 
+const Fix = styled.div`
+  display: grid;
+  justify-items: start;
+  gap: ${space.xs};
+  max-width: 100%;
+`
+
 const ICONS = { wrong: CircleAlert, watch: TriangleAlert, note: Info, good: Check } as const
 const SPOKEN = { wrong: 'Wrong: ', watch: 'Look at this: ', note: 'Note: ', good: 'Right: ' } as const
 
-function Way({ way }: { way: WayOut }) {
+/** A fix: what it does, and under it what it brings with it. */
+function Way({ way, tried }: { way: WayOut; tried: TriedFix | null }) {
   const { wording, edit, lookAt } = useWallEditor()
+  const then =
+    tried && tried.causes.length > 0
+      ? fixCausesText(tried.causes, { ...wording, strips: tried.strips })
+      : null
   return (
-    <Button
-      onPress={() => edit(way.edits, 'done')}
-      onHoverStart={() => lookAt(way.edits)}
-      onHoverEnd={() => lookAt(null)}
-      onFocus={() => lookAt(way.edits)}
-      onBlur={() => lookAt(null)}
-    >
-      <Fractions text={wayOutText(way.says, wording)} />
-    </Button>
+    <Fix data-mends={tried?.mends}>
+      <Button
+        onPress={() => edit(way.edits, 'done')}
+        onHoverStart={() => lookAt(way.edits)}
+        onHoverEnd={() => lookAt(null)}
+        onFocus={() => lookAt(way.edits)}
+        onBlur={() => lookAt(null)}
+      >
+        <Fractions text={wayOutText(way.says, wording)} />
+      </Button>
+      {then ? (
+        <Soft data-causes>
+          <Fractions text={then} />
+        </Soft>
+      ) : null}
+    </Fix>
   )
 }
 
-/** What the plan has to say, worst first; each way out is drawn while it is pointed at, and taken when pressed. */
+/** The fixes of a finding that mend it, once they are tried. */
+function Fixes({ finding, tried }: { finding: Finding; tried: ReturnType<typeof useTriedFixes> }) {
+  const ways = finding.waysOut.map((way) => ({ way, is: tried.triedOf(finding, way) }))
+  const shown = ways.filter(({ is }) => (tried.failed ? true : is !== null && is.mends !== 'not'))
+  const open = !tried.failed && ways.some(({ is }) => is === null)
+  if (shown.length === 0 && !open) return null
+  return (
+    <Ways>
+      {shown.map(({ way, is }, k) => (
+        <Way key={k} way={way} tried={is} />
+      ))}
+      {open ? <Soft role="status">{fixText.trying}</Soft> : null}
+      {tried.failed ? <Soft>{fixText.untried}</Soft> : null}
+    </Ways>
+  )
+}
+
+/** What the plan has to say, worst first; a fix that mends it is drawn while it is pointed at, and taken when pressed. */
 export function Findings({ only }: { only?: (finding: Finding) => boolean }) {
-  const { plan, wording } = useWallEditor()
+  const { plan, workpiece, wording } = useWallEditor()
+  const tried = useTriedFixes(workpiece, plan)
   const shown = plan.findings.filter((finding) => only?.(finding) ?? true)
   if (shown.length === 0) return null
   return (
@@ -66,13 +106,7 @@ export function Findings({ only }: { only?: (finding: Finding) => boolean }) {
             <p>
               <Fractions text={findingText(finding.says, wording)} />
             </p>
-            {finding.waysOut.length > 0 ? (
-              <Ways>
-                {finding.waysOut.map((way, k) => (
-                  <Way key={k} way={way} />
-                ))}
-              </Ways>
-            ) : null}
+            {finding.waysOut.length > 0 ? <Fixes finding={finding} tried={tried} /> : null}
           </Item>
         )
       })}

@@ -201,6 +201,19 @@ export function findingText(says: FindingSays, w: Wording): string {
   }
 }
 
+/** How fixes are offered. */
+export const fixText = {
+  trying: 'Trying the fixes …',
+  untried: 'The fixes could not be tried first. Look at each before you press it.',
+} as const
+
+/** What a fix brings with it, before it is pressed: the worst, and how much more. */
+export function fixCausesText(causes: readonly FindingSays[], w: Wording): string {
+  const [first, ...more] = causes
+  const rest = more.length > 0 ? ` And ${more.length} more.` : ''
+  return first ? `Then: ${findingText(first, w)}${rest}` : ''
+}
+
 /** What a way out does, as its button says it. */
 export function wayOutText(says: WayOutSays, w: Wording): string {
   if (isSawWay(says)) return sawWayText(says, w)

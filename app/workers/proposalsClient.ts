@@ -3,6 +3,7 @@ import type { ProposalCards } from '~/core/judgement/cards'
 import type { HeightProposal } from '~/core/judgement/heights'
 import type { MoveCost } from '~/core/judgement/moveCosts'
 import type { Nudges } from '~/core/judgement/nudges'
+import type { TriedFix } from '~/core/findings/tried'
 import type { Suspect } from '~/core/asbuilt/matters'
 import type { Length } from '~/length'
 import type { Workpiece } from '~/model'
@@ -48,4 +49,9 @@ export function searchMoveCosts({ workpiece, facts }: AskedOfWall): WorkerJob<re
 /** Searches places of a field of lines that clear its plates, in a worker. */
 export function searchNudges(workpiece: Workpiece): WorkerJob<Nudges> {
   return proposals.run((remote) => remote.nudges(workpiece) as Promise<Nudges>)
+}
+
+/** Tries every fix that the plan of a wall offers, in a worker: by the place of its finding in the plan, and its own in the finding. */
+export function searchFixes(workpiece: Workpiece): WorkerJob<readonly (readonly TriedFix[])[]> {
+  return proposals.run((remote) => remote.fixes(workpiece) as Promise<readonly (readonly TriedFix[])[]>)
 }
