@@ -37,6 +37,13 @@ function patience() {
   }
 }
 
+/** How long a wall is planned before no more is asked of what a miss of its figures would spoil. */
+const FIGURES_MS = 1_000
+function figures() {
+  const end = performance.now() + FIGURES_MS
+  return () => performance.now() > end
+}
+
 /** The plan of one file, or what is wrong with it, a line each. */
 async function planOf(path: string): Promise<{ plan: object; file: JobFile } | { problems: string[] }> {
   if (!existsSync(path)) return { problems: [`${path}: there is no such file.`] }
@@ -44,7 +51,7 @@ async function planOf(path: string): Promise<{ plan: object; file: JobFile } | {
   const file = readJobFile(text)
   if (!file.ok)
     return { problems: file.issue.map((problem) => fileProblemText(problem, unitsOf(parsed(text)))) }
-  return { plan: await planJob(file.value, solve, patience), file: file.value }
+  return { plan: await planJob(file.value, solve, patience, figures), file: file.value }
 }
 
 const USAGE = 'usage: npm run --silent plan -- FILE... [--svg DIR] [--dxf DIR] [--csv DIR] [--pdf FILE]'

@@ -18,6 +18,7 @@ import { propose } from '~/core/judgement/propose'
 import { readJobFile } from '~/core/files/readJobFile'
 import { benchAgree } from './benchAgree'
 import { benchBoards } from './benchBoards'
+import { saidOfWall } from '~/core/planWall'
 import { boardsAsked } from '~/core/cutting/leftToCut'
 import { planBoards, planBoardsQuickly } from '~/core/stock'
 import { inches } from '~/length'
@@ -193,6 +194,21 @@ await benchBoards()
 const file = readJobFile(readFileSync('examples/tern-cottage.regla.json', 'utf8'))
 if (!file.ok) throw new Error('the demo file is broken')
 const solve = highsSolver(() => highs())
+// a large wall whole as npm run plan says it: what takes longer than a second is left with its bound, or counted as not asked
+const sampler = readJobFile(readFileSync('examples/lines-sampler.regla.json', 'utf8'))
+const herringbone = sampler.ok
+  ? sampler.value.rooms.flatMap((room) => room.walls).find(({ name }) => name === 'Herringbone')
+  : undefined
+if (sampler.ok && herringbone) {
+  const survey = { ...herringbone.survey, width: inches(480), readings: [] }
+  const large: Workpiece = { wall: { ...herringbone, survey }, settings: sampler.value.settings }
+  const { units, tape } = large.settings
+  await measure(`all a plan file says of ${computePlan(large).pieces.length} lines`, 3, () => {
+    const end = performance.now() + 1_000
+    return saidOfWall(large, computePlan(large), { units, tape }, () => performance.now() > end)
+  })
+}
+
 for (const wall of file.value.rooms.flatMap((room) => room.walls)) {
   const workpiece: Workpiece = { wall, settings: file.value.settings }
   await measure(`whole plan without boards, ${wall.name}`, 100, () => computePlan(workpiece))

@@ -81,7 +81,13 @@ function partsOf({ gaps, others, openings, leans, fillers, overlaps }: ClosingSu
   }
 }
 
-async function planWall(workpiece: Workpiece, solve: SolveInteger, control: () => SearchControl) {
+async function planWall(
+  workpiece: Workpiece,
+  solve: SolveInteger,
+  control: () => SearchControl,
+  figures: () => () => boolean,
+) {
+  const figuresOver = figures()
   const { settings } = workpiece
   const format: LengthFormat = { units: settings.units, tape: settings.tape }
   const plan = computePlan(workpiece)
@@ -122,7 +128,7 @@ async function planWall(workpiece: Workpiece, solve: SolveInteger, control: () =
         ? { fromPresentFloor: said(reading.exact + layout.lines.build, format) }
         : {}),
     })),
-    ...saidOfWall(workpiece, plan, format),
+    ...saidOfWall(workpiece, plan, format, figuresOver),
     spacer: spacer && {
       length: marked(spacer.length, format),
       checks: spacer.checks.map(({ stripId, near }) => ({ strip: stripId, ...marked(near, format) })),
@@ -168,6 +174,8 @@ export async function planJob(
   file: JobFile,
   solve: SolveInteger,
   control: () => SearchControl = () => ({ over: () => false }),
+  /** Says of each wall, from when it is begun, when no more of its figures are asked for. */
+  figures: () => () => boolean = () => () => false,
 ) {
   const rooms = []
   for (const room of file.rooms) {
@@ -180,7 +188,7 @@ export async function planJob(
       })),
     )
     for (const { id, name, workpiece } of met)
-      walls.push({ id, name, ...(await planWall(workpiece, solve, control)) })
+      walls.push({ id, name, ...(await planWall(workpiece, solve, control, figures)) })
     rooms.push({ id: room.id, name: room.name, walls })
   }
   return {

@@ -1,6 +1,6 @@
 import type { LengthFormat } from '~/length'
 import type { Workpiece } from '~/model'
-import { readingsThatMatter } from './asbuilt/matters'
+import { askMatters } from './asbuilt/matters'
 import type { Plan } from './computePlan'
 import { flatAdvice } from './cutting/flat'
 import { bracketsOf } from './layout/brackets'
@@ -16,14 +16,20 @@ import { usualMisses } from './survey/usualMisses'
  * What a plan file says besides marks, pieces and boards: the blocks by what they stand on, how uprights stand, strips that the wall is
  * not flat behind, brackets, what the stuff needs before paint, and the readings to take again. Each is left out where there is none.
  */
-export function saidOfWall(workpiece: Workpiece, plan: Plan, format: LengthFormat) {
+export function saidOfWall(
+  workpiece: Workpiece,
+  plan: Plan,
+  format: LengthFormat,
+  /** When no more figures are asked for. */
+  over: () => boolean = () => false,
+) {
   const { layout, pieces } = plan
   const { settings } = workpiece
   const flat = flatAdvice(pieces, workpiece)
   const brackets = bracketsOf(layout, pieces)
   const sight = sightOf(layout)
   const leans = sight !== null && layout.design.stand.kind !== 'plumb'
-  const suspects = readingsThatMatter(workpiece, usualMisses(settings.units))
+  const { suspects, unasked } = askMatters(workpiece, usualMisses(settings.units), over)
   return {
     blocks: blockCards(layout, settings.tape).map(({ datum, blocks }) => ({
       from: datum,
@@ -84,5 +90,7 @@ export function saidOfWall(workpiece: Workpiece, plan: Plan, format: LengthForma
       value: said(value, format),
       misses: misses.map(({ by, scrap, trim }) => ({ by: said(by, format), scrap, trim })),
     })),
+    // figures read once that there was no time to ask for: more may matter
+    ...(unasked > 0 ? { readAgainUnasked: unasked } : {}),
   }
 }

@@ -56,6 +56,7 @@ function Way({ way, tried }: { way: WayOut; tried: TriedFix | null }) {
   return (
     <Fix data-mends={tried?.mends}>
       <Button
+        isDisabled={tried?.mends === 'now'}
         onPress={() => edit(way.edits, 'done')}
         onHoverStart={() => lookAt(way.edits)}
         onHoverEnd={() => lookAt(null)}
@@ -64,6 +65,7 @@ function Way({ way, tried }: { way: WayOut; tried: TriedFix | null }) {
       >
         <Fractions text={wayOutText(way.says, wording)} />
       </Button>
+      {tried?.mends === 'now' ? <Soft>{fixText.now}</Soft> : null}
       {then ? (
         <Soft data-causes>
           <Fractions text={then} />

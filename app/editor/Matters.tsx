@@ -30,6 +30,8 @@ const Item = styled.li`
   padding: ${space.s} 0;
   border-bottom: 1px solid var(--line);
 `
+/** So long figures are asked for, one by one; those there is no time for are counted. */
+const ASK_MS = 12_000
 /** Hundreds of figures on a wall of hundreds of pieces take longer than anyone waits. */
 const GIVE_UP_MS = 30_000
 /** So many are shown until all are asked for; beside the cut list the worst alone. */
@@ -106,13 +108,15 @@ export function Matters({ brief = false }: { brief?: boolean }) {
   const [all, setAll] = useState(false)
   const { units } = workpiece.settings
   const question = useMemo(
-    (): { workpiece: Workpiece; misses: Length[] } => ({
+    (): { workpiece: Workpiece; misses: Length[]; ms: number } => ({
       workpiece,
       misses: usualMisses(units),
+      ms: ASK_MS,
     }),
     [workpiece, units],
   )
-  const { answer, searching, failed } = useWorkerAnswer(question, searchMatters, true, GIVE_UP_MS)
+  const { answer: found, searching, failed } = useWorkerAnswer(question, searchMatters, true, GIVE_UP_MS)
+  const answer = found?.suspects ?? null
   const Section = brief ? Brief : 'section'
   const few = brief ? FEW.brief : FEW.full
   const shown = all ? answer : answer?.slice(0, few)
@@ -123,6 +127,7 @@ export function Matters({ brief = false }: { brief?: boolean }) {
       <Soft>
         {failed ? text.failed : answer === null ? text.working : answer.length === 0 ? text.none : text.lead}
       </Soft>
+      {found && found.unasked > 0 ? <Soft data-unasked>{text.unasked(found.unasked)}</Soft> : null}
       <ol>
         {shown?.map((suspect) => (
           <Item key={suspect.key} data-suspect={suspect.key}>

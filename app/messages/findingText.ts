@@ -203,6 +203,7 @@ export function findingText(says: FindingSays, w: Wording): string {
 
 /** How fixes are offered. */
 export const fixText = {
+  now: 'This is how it is now.',
   trying: 'Trying the fixes …',
   untried: 'The fixes could not be tried first. Look at each before you press it.',
 } as const

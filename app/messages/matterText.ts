@@ -44,6 +44,8 @@ export function suspectText({ figure, misses }: Suspect, w: Wording): string {
 export const matterText = {
   title: 'Read again before you cut',
   lead: 'Figures read only once, and what a miss would spoil. The worst first.',
+  unasked: (n: number) =>
+    `${count(n, 'figure')} not tried for lack of time. Measure ${n === 1 ? 'it' : 'them'} twice as well.`,
   working: 'Planning again with each of them off…',
   none: 'No figure read only once would spoil a piece.',
   failed: 'This took too long to work out. It is tried again after the next change.',

@@ -2,7 +2,8 @@ import { expose } from 'comlink'
 import { proposalCards } from '~/core/judgement/cards'
 import { tryFixes } from '~/core/findings/tried'
 import type { Workpiece } from '~/model'
-import { readingsThatMatter } from '~/core/asbuilt/matters'
+import type { Length } from '~/length'
+import { askMatters } from '~/core/asbuilt/matters'
 import { moveCosts } from '~/core/judgement/moveCosts'
 import { nudgesFor } from '~/core/judgement/nudges'
 import { heightProposals } from '~/core/judgement/heights'
@@ -10,7 +11,11 @@ import { heightProposals } from '~/core/judgement/heights'
 const api = {
   propose: proposalCards,
   heights: heightProposals,
-  matters: readingsThatMatter,
+  /** What there is time for in so many milliseconds. */
+  matters(workpiece: Workpiece, misses: readonly Length[], ms: number) {
+    const end = performance.now() + ms
+    return askMatters(workpiece, misses, () => performance.now() > end)
+  },
   moveCosts,
   nudges: nudgesFor,
   fixes: (workpiece: Workpiece) => tryFixes(workpiece),

@@ -4,7 +4,7 @@ import type { HeightProposal } from '~/core/judgement/heights'
 import type { MoveCost } from '~/core/judgement/moveCosts'
 import type { Nudges } from '~/core/judgement/nudges'
 import type { TriedFix } from '~/core/findings/tried'
-import type { Suspect } from '~/core/asbuilt/matters'
+import type { Matters } from '~/core/asbuilt/matters'
 import type { Length } from '~/length'
 import type { Workpiece } from '~/model'
 import { keptWorker, type WorkerJob } from './keptWorker'
@@ -30,15 +30,17 @@ export function searchHeights({ workpiece, facts }: AskedOfWall): WorkerJob<read
   return proposals.run((remote) => remote.heights(workpiece, facts) as Promise<readonly HeightProposal[]>)
 }
 
-/** Works out what a miss of each figure read but once would spoil, in a worker. */
+/** Works out in a worker what a miss of each figure read but once would spoil, as far as there is time. */
 export function searchMatters({
   workpiece,
   misses,
+  ms,
 }: {
   readonly workpiece: Workpiece
   readonly misses: readonly Length[]
-}): WorkerJob<readonly Suspect[]> {
-  return proposals.run((remote) => remote.matters(workpiece, misses) as Promise<readonly Suspect[]>)
+  readonly ms: number
+}): WorkerJob<Matters> {
+  return proposals.run((remote) => remote.matters(workpiece, misses, ms) as Promise<Matters>)
 }
 
 /** Works out what each move of a design in lines adds, in a worker. */

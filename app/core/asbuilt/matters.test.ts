@@ -4,7 +4,7 @@ import { type Survey, withDesign, type Workpiece } from '~/model'
 import { anyMeetingWall, runs } from '../../../tests/anyWall'
 import { keptBase, reading, thing, wallOf } from '../../../tests/namedWalls'
 import { computePlan } from '../computePlan'
-import { figuresReadOnce, readingsThatMatter } from './matters'
+import { askMatters, figuresReadOnce, readingsThatMatter } from './matters'
 
 const MISSES = [1 / 8, 1 / 4].map(inches)
 
@@ -113,4 +113,19 @@ describe('which reading matters most', () => {
       { numRuns: runs(15) },
     )
   })
+})
+
+test('what there is no time for is counted, and the rest is as it would be with all the time', () => {
+  fc.assert(
+    fc.property(anyMeetingWall, fc.nat(6), (workpiece, times) => {
+      const all = figuresReadOnce(workpiece).length
+      let left = times
+      const { suspects, unasked } = askMatters(workpiece, [inches(1 / 4)], () => left-- <= 0)
+      expect(unasked).toBe(Math.max(0, all - times))
+      const whole = readingsThatMatter(workpiece, [inches(1 / 4)])
+      for (const suspect of suspects) expect(whole).toContainEqual(suspect)
+      if (unasked === 0) expect(suspects).toHaveLength(whole.length)
+    }),
+    { numRuns: runs(12) },
+  )
 })

@@ -162,22 +162,37 @@ function sameKind(a: Piece, b: Piece): boolean {
   return sort(a) === sort(b)
 }
 
+/** What misses of the figures read once would spoil, and how many of these figures nobody asked for when the time was over. */
+export interface Matters {
+  readonly suspects: readonly Suspect[]
+  readonly unasked: number
+}
+
 /**
  * For each figure that was read but once, what a miss of it would spoil, worked out by planning again with the figure larger and
- * smaller by as much, worst first. Figures that spoil nothing are left out.
+ * smaller by as much, worst first. Figures that spoil nothing are left out; those that `over` left no time for are counted.
  */
-export function readingsThatMatter(workpiece: Workpiece, misses: readonly Length[]): Suspect[] {
+export function askMatters(
+  workpiece: Workpiece,
+  misses: readonly Length[],
+  over: () => boolean = () => false,
+): Matters {
   const { wall, settings } = workpiece
   const { survey } = wall
   const cut = cutWall(workpiece).pieces
-  const suspects = figuresReadOnce(workpiece).map((figure): Suspect => {
+  const figures = figuresReadOnce(workpiece)
+  const suspects: Suspect[] = []
+  let asked = 0
+  for (const figure of figures) {
+    if (over()) break
+    asked++
     const value = valueOf(figure, survey)
     const off = (by: number): Spoiled => {
       const patch = withFigure(survey, figure, nearestNanometer(value + by))
       const wanted = cutWall({ ...workpiece, wall: { ...wall, survey: { ...survey, ...patch } } }).pieces
       return spoiledBy(cut, wanted, settings.fit)
     }
-    return {
+    suspects.push({
       key: keyOf(figure),
       figure,
       value,
@@ -185,11 +200,19 @@ export function readingsThatMatter(workpiece: Workpiece, misses: readonly Length
         const [more, less] = [off(by), off(-by)]
         return { by, ...(isWorse(less, more) ? less : more) }
       }),
-    }
-  })
-  return suspects
-    .filter(({ misses: each }) => each.some(({ scrap, trim }) => scrap + trim > 0))
-    .sort((a, b) => compareMisses(a.misses, b.misses))
+    })
+  }
+  return {
+    suspects: suspects
+      .filter(({ misses: each }) => each.some(({ scrap, trim }) => scrap + trim > 0))
+      .sort((a, b) => compareMisses(a.misses, b.misses)),
+    unasked: figures.length - asked,
+  }
+}
+
+/** The same with all the time it takes. */
+export function readingsThatMatter(workpiece: Workpiece, misses: readonly Length[]): readonly Suspect[] {
+  return askMatters(workpiece, misses).suspects
 }
 
 function isWorse(a: Spoiled, b: Spoiled): boolean {

@@ -35,6 +35,8 @@ export function countSetups(jobs: readonly SetupJob[], steps: readonly SetupStep
 
 /** Visits weighed while trying orders, times the lots of cuts: the answer so far then stands with its bound. */
 const MOST_WEIGHED = 600_000
+/** Of more cuts than these a good order is said with its bound, and none is searched for. */
+const MOST_SEARCHED = 400
 const BEAM = 24
 /** For an answer at once. */
 const SLIM_BEAM = 6
@@ -284,6 +286,7 @@ function byBeam(saw: Saw, beam: number): Visits {
  */
 export function setupOrder(jobs: readonly SetupJob[], how: 'atOnce' | 'searched' = 'searched'): SetupOrder {
   if (jobs.length === 0) return { steps: [], count: 0, bound: 0, proven: true }
+  const isDeep = how === 'searched' && jobs.length <= MOST_SEARCHED
   const saw = sawOf(jobs)
   const made = (visits: Visits): SetupStep[] =>
     visits.flatMap(({ setting, cut }) =>
@@ -291,12 +294,12 @@ export function setupOrder(jobs: readonly SetupJob[], how: 'atOnce' | 'searched'
         .flatMap((lot) => saw.lots[lot]?.members ?? [])
         .map((job) => ({ job, setting: saw.settings[setting] ?? '' })),
     )
-  const [best] = (how === 'atOnce' ? [SLIM_BEAM] : [SLIM_BEAM, BEAM])
+  const [best] = (isDeep ? [SLIM_BEAM, BEAM] : [SLIM_BEAM])
     .map((beam) => made(byBeam(saw, beam)))
     .map((steps) => ({ steps, count: countSetups(jobs, steps) }))
     .sort((a, b) => a.count - b.count)
   if (!best) return { steps: [], count: 0, bound: 0, proven: true }
-  const most = how === 'atOnce' ? 0 : Math.floor(MOST_WEIGHED / saw.lots.length)
+  const most = !isDeep ? 0 : Math.floor(MOST_WEIGHED / saw.lots.length)
   let looked = 0
   let bound = atLeast(saw, START(saw.lots.length))
   while (bound < best.count) {

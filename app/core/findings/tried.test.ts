@@ -47,7 +47,7 @@ describe('a fix mends its finding', () => {
       fc.property(anyMeetingWall, (workpiece) => {
         const plan = computePlan(workpiece)
         for (const { finding, way, tried } of fixesOf(workpiece, plan)) {
-          if (tried.mends === 'not') continue
+          if (tried.mends === 'not' || tried.mends === 'now') continue
           offered++
           const then = computePlan(applyEdits(workpiece, way.edits))
           const [before, after] = [alike(plan, finding), alike(then, finding)]

@@ -6,8 +6,8 @@ import type { Finding, FindingSays, Severity, WayOut } from './finding'
 
 /** What comes of a fix, by trying it. */
 export interface TriedFix {
-  /** What it is for is gone then, is less, or is as it was. */
-  readonly mends: 'gone' | 'less' | 'not'
+  /** What it is for is gone then, is less, or is as it was; `now` is the way that is chosen already. */
+  readonly mends: 'gone' | 'less' | 'not' | 'now'
   /** What is wrong or needs a look then and does not now, the worst first. */
   readonly causes: readonly FindingSays[]
   /** What strips are called then, for saying that. */
@@ -114,9 +114,8 @@ function isChosen(finding: Finding, after: Finding): boolean {
 /** What a fix of a finding of this plan comes to: the wall is planned again with it. */
 export function tryFix(workpiece: Workpiece, plan: Plan, finding: Finding, { edits }: WayOut): TriedFix {
   const changed = applyEdits(workpiece, edits)
-  // a button that changes nothing is none
   if (JSON.stringify(changed) === JSON.stringify(workpiece))
-    return { mends: 'not', causes: [], strips: new Map() }
+    return { mends: CHOICES.has(finding.says.code) ? 'now' : 'not', causes: [], strips: new Map() }
   const next = computePlan(changed)
   const [now, then] = [totals(plan.findings), totals(next.findings)]
   const key = subjectOf(finding)
