@@ -4,7 +4,7 @@ import { styled } from 'styled-components'
 import { blocking } from '~/core/findings/surveyFindings'
 import type { Finding } from '~/core/findings/finding'
 import { nearestNanometer } from '~/length'
-import { cutText, findingText } from '~/messages'
+import { cutText, findingText, whyNot } from '~/messages'
 import { Button } from '~/ui/Button'
 import { Fractions } from '~/ui/Fractions'
 import { Row } from '~/ui/page'
@@ -45,6 +45,7 @@ function Overrule({ finding }: { finding: Finding }) {
       <TextBox label="Why, for the record" value={reason} onChange={setReason} maxLength={300} autoFocus />
       <Button
         isDisabled={reason.trim() === ''}
+        why={whyNot.reason}
         onPress={() =>
           edit(
             [

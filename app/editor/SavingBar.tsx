@@ -2,7 +2,7 @@ import { Redo2, TriangleAlert, Undo2, X } from 'lucide-react'
 import { useEffect } from 'react'
 import { styled } from 'styled-components'
 import { useStore } from 'zustand'
-import { clashText, savingWord, stepName } from '~/messages'
+import { clashText, savingWord, stepName, whyNot } from '~/messages'
 import { Button } from '~/ui/Button'
 import { Tip } from '~/ui/Tip'
 import { space, type } from '~/ui/theme'
@@ -66,7 +66,9 @@ export function SavingTools({ saver, here }: SavingProps) {
           <Tip key={way} text={name}>
             <Button
               $kind="quiet"
-              aria-label={name}
+              aria-label={
+                off ? `${name}: ${way === 'undo' ? whyNot.nothingToUndo : whyNot.nothingToRedo}` : name
+              }
               // in a clash a step would take back what the other window saved
               isDisabled={off || status.kind === 'clash'}
               onPress={() => void saver.step(way)}

@@ -1,5 +1,6 @@
 import { formatExact, type Length } from '~/length'
 import type { RailJoint, ThingKind } from '~/model'
+import type { Suspect } from '~/core/survey/closure'
 import type { FindingSays, WayOutSays } from '~/core/findings/finding'
 import { lineFindingText, lineWayText } from './linesText'
 import { isMeetSays, isMeetWay, meetText, meetWayText } from './meetText'
@@ -136,11 +137,13 @@ export function findingText(says: FindingSays, w: Wording): string {
     case 'chainOpen': {
       const [before, after] =
         says.axis === 'across' ? ['left of it', 'right of it'] : ['below it', 'above it']
-      const blame = {
-        whole: ` Other things on the wall miss by as much: the whole ${says.axis === 'across' ? 'width' : 'height'} is the suspect, read it again.`,
-        part: ` The whole is right for other things here: one of these three is the suspect, read the ${thingCalled(w, says.thingId, says.kind)} again.`,
-        none: ` It can be any of the four. Read the whole ${says.axis === 'across' ? 'width' : 'height'} again first, then ${before}, itself and ${after}.`,
-      }[says.suspect ?? 'none']
+      const blame = blameText(
+        says.suspects,
+        says.axis,
+        thingCalled(w, says.thingId, says.kind),
+        before,
+        after,
+      )
       return `${capital(thingCalled(w, says.thingId, says.kind))}: ${say(says.first, w)} ${before}, ${say(says.size, w)} itself and ${say(says.second, w)} ${after} make ${say(says.first + says.size + says.second, w)}, but the wall reads ${sayWithUnit(says.whole, w)}. ${say(Math.abs(says.difference), w)} ${says.difference > 0 ? 'is missing' : 'is too much'}; ${says.readings} honest readings miss by ${say(says.limit, w)} at most.${blame}`
     }
     case 'readingsContradict':
@@ -199,6 +202,28 @@ export function findingText(says: FindingSays, w: Wording): string {
     default:
       return wallFindingText(says, w)
   }
+}
+
+/** Which readings are taken again where a chain does not close: what one slip accounts for; all of them where nothing is singled out. */
+function blameText(
+  suspects: readonly Suspect[],
+  axis: 'across' | 'up',
+  thing: string,
+  before: string,
+  after: string,
+): string {
+  const names = {
+    whole: `the whole ${axis === 'across' ? 'width' : 'height'}`,
+    form: axis === 'across' ? 'how far the ends lean' : 'how far floor and ceiling fall',
+    part: `the ${thing}, ${before}, itself and ${after}`,
+  }
+  const [one, ...more] = suspects
+  if (!one) return ' More than one reading is off. Measure all of them again.'
+  if (more.length > 0)
+    return ` One of these is off. Measure again: ${suspects.map((each) => names[each]).join('; or ')}.`
+  return one === 'part'
+    ? ` The whole is right for other things here. Measure again: ${names.part}.`
+    : ` Other things on the wall miss by as much. Measure again: ${names[one]}.`
 }
 
 /** How fixes are offered. */

@@ -1,3 +1,4 @@
+import { type ComponentProps, useId } from 'react'
 import { Button as AriaButton, Link as AriaLink } from 'react-aria-components'
 import { css, styled } from 'styled-components'
 import { space, touch, type } from './theme'
@@ -54,10 +55,34 @@ const look = css<{ $kind?: 'plain' | 'main' | 'quiet' | 'bar' }>`
   }
 `
 
-/** A button says what happens. */
-export const Button = styled(AriaButton)<{ $kind?: 'plain' | 'main' | 'quiet' }>`
+const Look = styled(AriaButton)<{ $kind?: 'plain' | 'main' | 'quiet' }>`
   ${look}
 `
+const Why = styled.span`
+  align-self: center;
+  font-size: ${type.small};
+  color: var(--ink-soft);
+  @media print {
+    display: none;
+  }
+`
+
+export interface ButtonProps extends ComponentProps<typeof Look> {
+  /** What keeps it from acting, said beside it while it is disabled. */
+  readonly why?: string
+}
+
+/** A button says what happens; one that can't act says why. */
+export function Button({ why, ...button }: ButtonProps) {
+  const id = useId()
+  const says = button.isDisabled === true && why !== undefined
+  return (
+    <>
+      <Look {...button} {...(says ? { 'aria-describedby': id } : {})} />
+      {says ? <Why id={id}>{why}</Why> : null}
+    </>
+  )
+}
 
 /** A link that looks like a button. */
 export const LinkButton = styled(AriaLink)<{ $kind?: 'plain' | 'main' | 'quiet' }>`

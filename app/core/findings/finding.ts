@@ -14,6 +14,7 @@ import type {
   ThingKind,
 } from '~/model'
 import type { Uptake } from '../asbuilt/newWidth'
+import type { Suspect } from '../survey/closure'
 import type { MoveIssue } from '../layout/moves'
 import type { SpacingIssue } from '../spacing'
 import type { SawSays, SawWaySays } from './sawSays'
@@ -73,7 +74,8 @@ export type FindingSays =
       readonly difference: number
       readonly readings: number
       readonly limit: number
-      readonly suspect: 'whole' | 'part' | null
+      /** What one slip would account for: several where the readings single none out, none where it takes more than one. */
+      readonly suspects: readonly Suspect[]
     }
   | {
       readonly code: 'readingsContradict'

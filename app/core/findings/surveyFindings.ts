@@ -1,7 +1,7 @@
 import { inches, type Length, nanometers, ZERO } from '~/length'
 import type { LengthReading, Survey, WalkQuestion, Workpiece } from '~/model'
 import type { Layout } from '../layout/layout'
-import { type Chain, chainsOf, closingLimit, suspectOf } from '../survey/closure'
+import { type Chain, chainsOf, closingLimit, suspectsOf } from '../survey/closure'
 import { latestReadings } from '../survey/latestReadings'
 import { isOpening, isPlate } from '../survey/obstacles'
 import { typedAgainst } from '../survey/measured'
@@ -35,7 +35,7 @@ function closureFindings({ wall, settings }: Workpiece, layout: Layout): Finding
           difference: chain.difference,
           readings: chain.readings,
           limit: closingLimit(chain.readings, settings.closure),
-          suspect: suspectOf(chain, chains, settings.closure),
+          suspects: suspectsOf(chain, chains, settings.closure, wall.survey),
         },
         `chain.${chain.axis}.${chain.thing.id}`,
         'wrong',

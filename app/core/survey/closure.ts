@@ -1,8 +1,8 @@
-import type { Length } from '~/length'
+import { type Length, nearestNanometer } from '~/length'
 import type { LengthReadingKind, Survey, Thing } from '~/model'
 import { latestReadings } from './latestReadings'
 import { profileAt } from './profile'
-import type { WallShape } from './wallShape'
+import { wallShape, type WallShape } from './wallShape'
 
 /** Left part + thing + right part against the whole width there; or up the wall against the whole height. */
 export interface Chain {
@@ -81,23 +81,73 @@ export function chainsOf(survey: Survey, shape: WallShape): Chain[] {
   })
 }
 
-/** What an open chain speaks against, where the readings single it out: the whole, or one of the thing's own three. */
-export type Suspect = 'whole' | 'part'
+/** What an open chain speaks against: the whole it is measured by, how the wall leans or falls, or one of the thing's own three. */
+export type Suspect = 'whole' | 'form' | 'part'
+
+const FORMS = {
+  across: ['plumbLeft', 'plumbRight'],
+  up: ['floorFall', 'ceilingFall'],
+} as const
+
+/** How much each chain's whole changes with a reading, by the chain's place in the list. */
+function influenceOf(
+  survey: Survey,
+  readingId: string,
+  axis: Chain['axis'],
+  before: readonly Chain[],
+): number[] {
+  const by = 1_000_000
+  const readings = survey.readings.map((each) =>
+    each.id === readingId && 'place' in each ? { ...each, value: nearestNanometer(each.value + by) } : each,
+  )
+  const off = { ...survey, readings }
+  const after = chainsOf(off, wallShape(off)).filter((each) => each.axis === axis)
+  return before.map(({ whole }, i) => ((after[i]?.whole ?? whole) - whole) / by)
+}
+
+/** One slip of a reading accounts for all chains: each misses by as much as that slip moves its whole, within what is honest. */
+function accounts(influence: readonly number[], chains: readonly Chain[], closure: number): boolean {
+  let [least, most] = [-Infinity, Infinity]
+  for (const [i, { difference, readings }] of chains.entries()) {
+    const limit = closingLimit(readings, closure)
+    const share = influence[i] ?? 0
+    if (Math.abs(share) < 1e-6) {
+      if (Math.abs(difference) > limit) return false
+      continue
+    }
+    const ends = [(difference - limit) / share, (difference + limit) / share]
+    least = Math.max(least, Math.min(...ends))
+    most = Math.min(most, Math.max(...ends))
+  }
+  return least <= most
+}
 
 /**
- * Which reading an open chain speaks against, if one alone is wrong; null where the readings do not single it out.
- * Another open chain of the same whole can share nothing but the whole. One that closes clears the whole, but only if
- * the two differ by more than honest readings of their six parts could.
+ * Which readings an open chain speaks against, if one alone is wrong: every reading that could be wrong by itself is tried, and those whose
+ * slip accounts for all chains of its direction, open and closed, are suspects. Several where the readings single none out; none where
+ * no one slip does.
  */
-export function suspectOf(chain: Chain, all: readonly Chain[], closure: number): Suspect | null {
-  const others = all.filter(
-    ({ axis, thing, wholeFrom }) =>
-      axis === chain.axis && thing.id !== chain.thing.id && wholeFrom === chain.wholeFrom,
-  )
-  const apart = (other: Chain) => Math.abs(other.difference - chain.difference)
-  const both = closingLimit(2 * PARTS, closure)
-  const isOpen = (other: Chain) => Math.abs(other.difference) > closingLimit(other.readings, closure)
-  if (others.some((other) => !isOpen(other) && apart(other) > both)) return 'part'
-  const open = others.filter(isOpen)
-  return open.length > 0 && open.every((other) => apart(other) <= both) ? 'whole' : null
+export function suspectsOf(chain: Chain, all: readonly Chain[], closure: number, survey: Survey): Suspect[] {
+  const { axis } = chain
+  const own = all.filter((each) => each.axis === axis)
+  const isOpen = ({ difference, readings }: Chain) => Math.abs(difference) > closingLimit(readings, closure)
+  const fits = (kind: LengthReadingKind) =>
+    latestReadings(survey.readings, kind).some(({ id }) =>
+      accounts(influenceOf(survey, id, axis, own), own, closure),
+    )
+  const whole = axis === 'across' ? 'width' : 'height'
+  // a round figure that was typed is the whole of all of them
+  const typed =
+    latestReadings(survey.readings, whole).length === 0 &&
+    accounts(
+      own.map(() => 1),
+      own,
+      closure,
+    )
+  const apart = own.every((other) => other.thing.id === chain.thing.id || !isOpen(other))
+  return [
+    ...(typed || fits(whole) ? (['whole'] as const) : []),
+    ...(FORMS[axis].some(fits) ? (['form'] as const) : []),
+    ...(apart ? (['part'] as const) : []),
+  ]
 }

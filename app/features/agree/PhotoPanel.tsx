@@ -7,7 +7,7 @@ import type { KnownPlace } from '~/core/photo/photoScene'
 import { newToken } from '~/editor/saving/browserSaver'
 import { useWallEditor } from '~/editor/WallEditor'
 import { nanometers } from '~/length'
-import { photoText, placeName } from '~/messages'
+import { photoText, placeName, whyNot } from '~/messages'
 import { LIMITS, type PhotoMarks } from '~/model'
 import { AddButton } from '~/ui/AddButton'
 import { Button } from '~/ui/Button'
@@ -150,6 +150,7 @@ export const PhotoPanel = memo(function PhotoPanel({
         <Button
           aria-pressed={marks.lens}
           isDisabled={marks.points.length < LENS_NEEDS}
+          why={whyNot.points}
           onPress={() => change((before) => ({ ...before, lens: !before.lens }))}
         >
           {marks.lens ? '✓ ' : ''}

@@ -4,7 +4,7 @@ import { FileTrigger } from 'react-aria-components'
 import { useFetcher } from 'react-router'
 import { styled } from 'styled-components'
 import { useWallEditor } from '~/editor/WallEditor'
-import { fullText, photoText } from '~/messages'
+import { fullText, photoText, whyNot } from '~/messages'
 import { LIMITS, type WallPhoto } from '~/model'
 import { Button } from '~/ui/Button'
 import { Choice } from '~/ui/Choice'
@@ -51,7 +51,11 @@ export function PhotoStage({ photos }: { readonly photos: readonly WallPhoto[] }
               void fetcher.submit(form, { method: 'post', action, encType: 'multipart/form-data' })
             }}
           >
-            <Button $kind={photo ? 'plain' : 'main'} isDisabled={fetcher.state !== 'idle'}>
+            <Button
+              $kind={photo ? 'plain' : 'main'}
+              isDisabled={fetcher.state !== 'idle'}
+              why={whyNot.loading}
+            >
               <ImagePlus size={18} aria-hidden /> {photoText.add}
             </Button>
           </FileTrigger>

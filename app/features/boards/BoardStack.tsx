@@ -3,7 +3,16 @@ import { sourceOf } from '~/core/yard/jobRequests'
 import type { RackedOffcut } from '~/core/yard/yardState'
 import type { BoardPlan, CutBoard } from '~/core/stock'
 import { type Length, nanometers } from '~/length'
-import { boardsNamed, boardsText, leftText, lengthOnBoard, say, sayStock, type Wording } from '~/messages'
+import {
+  boardsNamed,
+  boardsText,
+  leftText,
+  lengthOnBoard,
+  say,
+  sayStock,
+  type Wording,
+  whyNot,
+} from '~/messages'
 import type { Settings } from '~/model'
 import { Button } from '~/ui/Button'
 import { Fractions } from '~/ui/Fractions'
@@ -207,6 +216,7 @@ export function BoardStack({ plan, settings, rack, walls, wording, onCut }: Boar
               aria-label={boardsText.cutOne(`${named}, ${source}`)}
               onPress={() => onCut(board)}
               isDisabled={board.pieces.every(({ pieceId }) => pieceId.startsWith('spare/'))}
+              why={whyNot.spares}
             >
               {boardsText.cut}
             </Cut>

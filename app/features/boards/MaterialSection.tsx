@@ -16,6 +16,7 @@ import {
   oneMorePieceText,
   provenText,
   sayStock,
+  whyNot,
 } from '~/messages'
 import { Button } from '~/ui/Button'
 import { Fold } from '~/ui/Fold'
@@ -163,6 +164,7 @@ export function MaterialSection({
           <Row>
             <Button
               isDisabled={state === 'searching'}
+              why={whyNot.looking}
               onPress={() =>
                 plan.boards
                   .filter(({ pieces }) => pieces.some(({ pieceId }) => !pieceId.startsWith('spare/')))

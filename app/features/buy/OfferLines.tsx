@@ -2,7 +2,7 @@ import { useState } from 'react'
 import { DialogTrigger } from 'react-aria-components'
 import { readOfferLines } from '~/core/files/stockLines'
 import { useWallEditor } from '~/editor/WallEditor'
-import { offerLines, stockLineProblemText, stockLineText, tooManyText } from '~/messages'
+import { offerLines, stockLineProblemText, stockLineText, tooManyText, whyNot } from '~/messages'
 import { type Edit, LIMITS, type Offer } from '~/model'
 import { Button } from '~/ui/Button'
 import { PopoverBody, PopoverCard } from '~/ui/PopoverCard'
@@ -62,6 +62,7 @@ export function OfferLines({ materialId, offers }: { materialId: string; offers:
               <Button
                 $kind="main"
                 isDisabled={!read.ok || full || lines.length === 0}
+                why={whyNot.lines}
                 onPress={() => keep(close)}
               >
                 {stockLineText.keepOffers(lines.length)}

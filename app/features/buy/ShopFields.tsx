@@ -4,7 +4,7 @@ import { styled } from 'styled-components'
 import { EditLength } from '~/editor/EditLength'
 import { useWallEditor } from '~/editor/WallEditor'
 import { inches, type Length, millimeters, ZERO } from '~/length'
-import { materialName, sayStock } from '~/messages'
+import { materialName, sayStock, whyNot } from '~/messages'
 import { AddButton } from '~/ui/AddButton'
 import { Button } from '~/ui/Button'
 import { DegWord } from '~/ui/DegWord'
@@ -145,6 +145,7 @@ export function OfferTable({ materialId }: { materialId: string }) {
           what="offers"
           has={shop.offers.length}
           isDisabled={known}
+          why={whyNot.listed}
           onPress={() =>
             edit(
               [

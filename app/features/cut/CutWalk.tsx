@@ -21,6 +21,7 @@ import {
   edgeTexts,
   visitOfText,
   rowNames,
+  whyNot,
 } from '~/messages'
 import { PieceOnSaw } from '~/drawing/view/PieceOnSaw'
 import { Button } from '~/ui/Button'
@@ -255,6 +256,7 @@ export function CutWalk({ cards }: { cards: readonly CutCard[] }) {
           <>
             <ThumbDim
               isDisabled={names.length < 2}
+              why={whyNot.one}
               onPress={() => record(names.slice(0, 1), { kind: 'pieceCut' })}
             >
               {sawText.cutOne}

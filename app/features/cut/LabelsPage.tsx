@@ -11,6 +11,7 @@ import {
   materialName,
   sayWithUnit,
   rowNames,
+  whyNot,
 } from '~/messages'
 import { Button, LinkButton } from '~/ui/Button'
 import { Fractions } from '~/ui/Fractions'
@@ -83,10 +84,10 @@ export function LabelsPage() {
           />
           {shown === 'one' ? (
             <Row>
-              <Button isDisabled={now === 0} onPress={() => setAt(now - 1)}>
+              <Button isDisabled={now === 0} why={whyNot.first} onPress={() => setAt(now - 1)}>
                 Before
               </Button>
-              <Button isDisabled={now + 1 >= labels.length} onPress={() => setAt(now + 1)}>
+              <Button isDisabled={now + 1 >= labels.length} why={whyNot.last} onPress={() => setAt(now + 1)}>
                 Next
               </Button>
             </Row>

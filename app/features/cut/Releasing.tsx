@@ -50,9 +50,8 @@ export function useReleasing(): { readonly press: () => void; readonly form: Rea
         ))}
       </ul>
       <TextBox label={cutText.why} value={reason} onChange={setReason} maxLength={300} autoFocus />
-      {why === '' ? <span>{cutText.whyFirst}</span> : null}
       <Row>
-        <Button $kind="main" isDisabled={why === ''} onPress={release}>
+        <Button $kind="main" isDisabled={why === ''} why={cutText.whyFirst} onPress={release}>
           {sawText.releaseAnyway}
         </Button>
         <Button $kind="quiet" onPress={() => setReason(null)}>

@@ -4,7 +4,7 @@ import { styled } from 'styled-components'
 import { EditLength } from '~/editor/EditLength'
 import { useWallEditor } from '~/editor/WallEditor'
 import { inches, ZERO } from '~/length'
-import { sawBenchText, toolName } from '~/messages'
+import { sawBenchText, toolName, whyNot } from '~/messages'
 import { type Tool, TOOLS } from '~/model'
 import { Button } from '~/ui/Button'
 import { DegWord } from '~/ui/DegWord'
@@ -194,11 +194,13 @@ function Kept() {
       setSaid(sawBenchText.notKept)
     }
   }
+  const isHere = ({ swing, kerf, saw }: (typeof saws)[number]) =>
+    JSON.stringify([swing, kerf, saw]) === JSON.stringify([shop.swing, shop.kerf, shop.saw])
   return (
     <>
       <Row>
         <TextBox label={sawBenchText.name} value={name} onChange={setName} maxLength={80} />
-        <Button isDisabled={name.trim() === ''} onPress={() => void keep()}>
+        <Button isDisabled={name.trim() === ''} why={whyNot.name} onPress={() => void keep()}>
           {sawBenchText.keep}
         </Button>
       </Row>
@@ -208,6 +210,8 @@ function Kept() {
           {saws.map((kept) => (
             <Button
               key={kept.name}
+              isDisabled={isHere(kept)}
+              why={whyNot.here}
               onPress={() =>
                 edit(
                   [

@@ -176,7 +176,7 @@ function PieceList({ fit }: { readonly fit: Fit }) {
             data-on={i === at}
             data-up={(state?.upAt ?? null) !== null}
           >
-            <Name $kind="quiet" onPress={() => goTo(i)}>
+            <Name $kind="quiet" aria-current={i === at} onPress={() => goTo(i)}>
               <span>
                 <b>{name}</b> <Small>{groupName(card.group)}</Small>
               </span>

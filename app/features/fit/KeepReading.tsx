@@ -1,4 +1,4 @@
-import { builtText } from '~/messages'
+import { builtText, whyNot } from '~/messages'
 import { Button } from '~/ui/Button'
 import { Row } from '~/ui/page'
 
@@ -16,7 +16,7 @@ export function KeepReading({
 }) {
   return (
     <Row>
-      <Button $kind="main" isDisabled={!ready} onPress={onKeep}>
+      <Button $kind="main" isDisabled={!ready} why={whyNot.reading} onPress={onKeep}>
         {builtText.keep}
       </Button>
       <Button $kind="quiet" onPress={() => onWait(!waiting)}>

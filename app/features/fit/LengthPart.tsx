@@ -3,7 +3,7 @@ import { lengthNow } from '~/core/asbuilt/release'
 import { lengthOnWall } from '~/core/fit/fitWalk'
 import { useWallEditor } from '~/editor/WallEditor'
 import type { Length } from '~/length'
-import { builtText, fitText, sayWithUnit } from '~/messages'
+import { builtText, fitText, sayWithUnit, whyNot } from '~/messages'
 import { Button } from '~/ui/Button'
 import { Fractions } from '~/ui/Fractions'
 import { LengthField } from '~/ui/LengthField'
@@ -38,6 +38,7 @@ export function LengthPart({ fit }: { readonly fit: Fit }) {
         <Button
           $kind="main"
           isDisabled={value === null}
+          why={whyNot.length}
           onPress={() => value !== null && record(stop, { kind: 'builtLength', length: value })}
         >
           {builtText.keep}

@@ -5,7 +5,7 @@ import { workWithLearned } from '~/core/log/rates'
 import { rulesOf } from '~/core/patterns/rules'
 import { useWorkerAnswer } from '~/editor/useWorkerAnswer'
 import { useCutFacts, useWallEditor } from '~/editor/WallEditor'
-import { builtText, builtWayNames, evenIssueText, sayWithUnit } from '~/messages'
+import { builtText, builtWayNames, evenIssueText, sayWithUnit, whyNot } from '~/messages'
 import { Button } from '~/ui/Button'
 import { Fractions } from '~/ui/Fractions'
 import { Row, Soft } from '~/ui/page'
@@ -100,7 +100,7 @@ export function WaysPart({ fit, say }: { readonly fit: Fit; readonly say: (words
               </p>
               <Row>
                 {/* a way that is for what was read before is not taken for what is read now */}
-                <Button isDisabled={searching} onPress={() => take(way)}>
+                <Button isDisabled={searching} why={whyNot.looking} onPress={() => take(way)}>
                   {builtText.take}
                 </Button>
               </Row>

@@ -1,7 +1,7 @@
 import { Download, Upload } from 'lucide-react'
 import { FileTrigger } from 'react-aria-components'
 import { useFetcher } from 'react-router'
-import { backupText } from '~/messages'
+import { backupText, whyNot } from '~/messages'
 import { Button, LinkButton } from '~/ui/Button'
 import { Alert, Row, Soft } from '~/ui/page'
 
@@ -20,7 +20,7 @@ export function Everything({ empty }: { readonly empty: boolean }) {
       <Row>
         {empty ? (
           <FileTrigger acceptedFileTypes={['.db']} onSelect={take}>
-            <Button isDisabled={coming.state !== 'idle'}>
+            <Button isDisabled={coming.state !== 'idle'} why={whyNot.loading}>
               <Upload size={18} aria-hidden /> {coming.state === 'idle' ? backupText.in : backupText.taking}
             </Button>
           </FileTrigger>

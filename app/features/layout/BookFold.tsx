@@ -4,7 +4,7 @@ import { Link, useFetcher } from 'react-router'
 import { bookEdits } from '~/core/agree/bookEdits'
 import { houseEdits } from '~/core/agree/house'
 import { useWallEditor } from '~/editor/WallEditor'
-import { bookText, houseEntryText } from '~/messages'
+import { bookText, houseEntryText, whyNot } from '~/messages'
 import { LIMITS } from '~/model'
 import { Button } from '~/ui/Button'
 import { Fold } from '~/ui/Fold'
@@ -34,6 +34,7 @@ export function BookFold() {
       <Row>
         <Button
           isDisabled={name.trim() === ''}
+          why={whyNot.name}
           onPress={() => {
             void fetcher.submit(
               { intent: 'keep', job: identity.job.id, wall: identity.id, option: identity.option.id, name },

@@ -2,7 +2,7 @@ import { useState } from 'react'
 import { DialogTrigger } from 'react-aria-components'
 import { readMaterialLines } from '~/core/files/stockLines'
 import { useWallEditor } from '~/editor/WallEditor'
-import { stockLineProblemText, stockLineText } from '~/messages'
+import { stockLineProblemText, stockLineText, whyNot } from '~/messages'
 import { type Edit, LIMITS, usualOffers } from '~/model'
 import { AddButton } from '~/ui/AddButton'
 import { Button } from '~/ui/Button'
@@ -79,6 +79,7 @@ export function OwnSize() {
                 has={materials.length + Math.max(0, typed.length - 1)}
                 $kind="main"
                 isDisabled={typed.length === 0}
+                why={whyNot.material}
                 onPress={() => add(close)}
               >
                 {typed.length > 1 ? stockLineText.keepMaterials(typed.length) : stockLineText.keepMaterial}

@@ -12,6 +12,7 @@ import {
   materialName,
   railUseName,
   stripName,
+  whyNot,
 } from '~/messages'
 import {
   LIMITS,
@@ -123,6 +124,7 @@ export function RailsFold() {
           <Button
             key={use}
             isDisabled={design.rails.length >= LIMITS.rails}
+            why={whyNot.full}
             onPress={() => edit(newRail(workpiece, use), 'done')}
           >
             Add a {railUseName(use)}

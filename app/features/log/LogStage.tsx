@@ -13,7 +13,7 @@ import { useActs, useOutbox, useWallEditor } from '~/editor/WallEditor'
 import { WallStage } from '~/editor/WallStage'
 import { Drawn, Heading, Side, Split } from '~/editor/Workbench'
 import { nearestNanometer } from '~/length'
-import { logText, noteName, sayWithUnit } from '~/messages'
+import { logText, noteName, sayWithUnit, whyNot } from '~/messages'
 import { LIMITS, LOG_STAGES, type NoteKind, NOTES } from '~/model'
 import { Button } from '~/ui/Button'
 import { Choice } from '~/ui/Choice'
@@ -225,6 +225,7 @@ function NotePart({ spot, onDone }: { readonly spot: Spot | null; readonly onDon
         <Button
           $kind="main"
           isDisabled={text.trim() === '' && photo === null && what === 'note'}
+          why={whyNot.note}
           onPress={keep}
         >
           {logText.addNote}
@@ -267,7 +268,7 @@ function UsedPart() {
       <TextBox label={logText.color} value={color} maxLength={LIMITS.name} onChange={setColor} />
       <TextBox label={logText.batch} value={batch} maxLength={LIMITS.name} onChange={setBatch} />
       <Row>
-        <Button isDisabled={product.trim() === ''} onPress={add}>
+        <Button isDisabled={product.trim() === ''} why={whyNot.product} onPress={add}>
           {logText.addUsed}
         </Button>
       </Row>

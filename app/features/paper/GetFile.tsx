@@ -1,6 +1,6 @@
 import { Download, X } from 'lucide-react'
 import { styled } from 'styled-components'
-import { paperPageText } from '~/messages'
+import { paperPageText, whyNot } from '~/messages'
 import { Button } from '~/ui/Button'
 import { space, type } from '~/ui/theme'
 import type { Getting } from './useGetFile'
@@ -57,6 +57,7 @@ export function GetButton({
     <Button
       {...(main ? { $kind: 'main' as const } : {})}
       isDisabled={off || file.state.kind === 'making'}
+      why={off ? whyNot.nothingHere : whyNot.making}
       onPress={() => void file.get(href)}
     >
       <Download size={18} aria-hidden /> {name}
@@ -70,7 +71,7 @@ export function GiveUp({
   readonly file: { readonly state: Getting; readonly cancel: () => void }
 }) {
   return (
-    <Button isDisabled={file.state.kind !== 'making'} onPress={file.cancel}>
+    <Button isDisabled={file.state.kind !== 'making'} why={whyNot.notMaking} onPress={file.cancel}>
       <X size={18} aria-hidden /> {paperPageText.cancel}
     </Button>
   )

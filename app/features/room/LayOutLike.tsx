@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { roomLayoutEdits } from '~/core/room/sameLayout'
-import { layOutLikeText } from '~/messages'
+import { layOutLikeText, whyNot } from '~/messages'
 import { Button } from '~/ui/Button'
 import { Choice } from '~/ui/Choice'
 import { Row } from '~/ui/page'
@@ -35,6 +35,7 @@ export function LayOutLike({ room }: { room: Room }) {
       <Button
         $kind="main"
         isDisabled={edits.size === 0}
+        why={whyNot.same}
         onPress={() => room.edit(edits)}
         onHoverStart={() => room.lookAt(edits)}
         onHoverEnd={() => room.lookAt(null)}

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react'
 import { useFetcher } from 'react-router'
 import { useWorkerAnswer } from '~/editor/useWorkerAnswer'
-import { count, money, roomOptionText } from '~/messages'
+import { count, money, roomOptionText, whyNot } from '~/messages'
 import { type DesignDocument, LIMITS } from '~/model'
 import { Button } from '~/ui/Button'
 import { Alert, Row, Sheet, Soft } from '~/ui/page'
@@ -112,6 +112,7 @@ export function RoomOptions({
         <TextBox label={roomOptionText.name} value={name} maxLength={LIMITS.name} onChange={setName} />
         <Button
           isDisabled={name.trim() === ''}
+          why={whyNot.name}
           onPress={() => {
             void fetcher.submit({ intent: 'copy', name }, { method: 'post' })
             setName('')

@@ -5,7 +5,7 @@ import type { FileOutline, OutlineUnit } from '~/core/files/outline'
 import { surveyFromOutline } from '~/core/files/outlineSurvey'
 import { boundsOf } from '~/core/geometry'
 import { useWallEditor } from '~/editor/WallEditor'
-import { outlineIssueText, outlineShapeText, outlineText } from '~/messages'
+import { outlineIssueText, outlineShapeText, outlineText, whyNot } from '~/messages'
 import { Button } from '~/ui/Button'
 import { Choice } from '~/ui/Choice'
 import { Alert, Row, Soft } from '~/ui/page'
@@ -111,7 +111,7 @@ export function OutlinePanel() {
             <Alert role="alert">{outlineShapeText(made.issue, wording)}</Alert>
           )}
           <Row>
-            <Button $kind="main" isDisabled={!made.ok} onPress={() => void take()}>
+            <Button $kind="main" isDisabled={!made.ok} why={whyNot.outline} onPress={() => void take()}>
               {outlineText.take}
             </Button>
             <Button onPress={() => setHeld(null)}>{outlineText.away}</Button>

@@ -5,7 +5,7 @@ import { latestReadings } from '~/core/survey/latestReadings'
 import { useDevice } from '~/editor/useDevice'
 import { useWallEditor } from '~/editor/WallEditor'
 import { inches, type Length, ZERO } from '~/length'
-import { READING_KINDS, readingName, say, sayWithUnit } from '~/messages'
+import { READING_KINDS, readingName, say, sayWithUnit, whyNot } from '~/messages'
 import type { LengthReading, LengthReadingKind, Reading } from '~/model'
 import { AddButton } from '~/ui/AddButton'
 import { Button } from '~/ui/Button'
@@ -142,6 +142,7 @@ export function ReadingsPanel() {
         has={survey.readings.length}
         $kind="main"
         isDisabled={value === null || Object.values(unread).includes(true)}
+        why={value === null ? whyNot.reading : whyNot.readings}
         onPress={() => {
           if (value === null) return
           put([...survey.readings, takeReading(kind, place, value, waiting !== null ? 'laser' : method)])

@@ -11,7 +11,7 @@ import {
 } from '~/core/evenness/tools'
 import { useYard } from '~/editor/useYard'
 import { inches, type Length, nearestNanometer, type Tape, type Units, ZERO } from '~/length'
-import { provedName, sayWithUnit, toolsText, type Wording } from '~/messages'
+import { provedName, sayWithUnit, toolsText, type Wording, whyNot } from '~/messages'
 import { type ToolProved, TOOLS_PROVED, type YardAct } from '~/model'
 import { AnywhereButtons } from '~/ui/anywhere'
 import { Button } from '~/ui/Button'
@@ -123,7 +123,7 @@ function ToolPart({
           least={isHook ? ZERO : (1 as Length)}
           onChange={setSecond}
         />
-        <Button $kind="main" isDisabled={!ready} onPress={keep}>
+        <Button $kind="main" isDisabled={!ready} why={whyNot.tool} onPress={keep}>
           {toolsText.keep}
         </Button>
       </Row>

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { newToken } from '~/editor/saving/browserSaver'
-import { dateText, fullText, orderText } from '~/messages'
+import { dateText, fullText, orderText, whyNot } from '~/messages'
 import { LIMITS } from '~/model'
 import { Button } from '~/ui/Button'
 import { Choice } from '~/ui/Choice'
@@ -90,7 +90,7 @@ export function OwnPart({
               options={options}
               onChange={setBefore}
             />
-            <Button isDisabled={name.trim() === ''} onPress={addTask}>
+            <Button isDisabled={name.trim() === ''} why={whyNot.task} onPress={addTask}>
               {orderText.addOwn}
             </Button>
           </>
@@ -128,7 +128,11 @@ export function OwnPart({
               options={options.slice(1)}
               onChange={setWaits}
             />
-            <Button isDisabled={what.trim() === '' || on === null || waits === ANY} onPress={addDelivery}>
+            <Button
+              isDisabled={what.trim() === '' || on === null || waits === ANY}
+              why={whyNot.delivery}
+              onPress={addDelivery}
+            >
               {orderText.addDelivery}
             </Button>
           </>

@@ -15,6 +15,7 @@ import {
   whenText,
   whyText,
   workIssueText,
+  whyNot,
 } from '~/messages'
 import { Button } from '~/ui/Button'
 import { Charted } from '~/ui/Charted'
@@ -123,6 +124,7 @@ export function WorkPage({ job, now }: { readonly job: WorkData; readonly now: n
             <Row>
               <Button
                 isDisabled={!plan || plan.end === null}
+                why={whyNot.noEnd}
                 onPress={() => void saveCalendar(job, plan?.tasks ?? [], (task) => taskName(task, places))}
               >
                 {orderText.calendar}

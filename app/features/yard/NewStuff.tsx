@@ -2,7 +2,7 @@ import { useState } from 'react'
 import { useFetcher } from 'react-router'
 import { readMaterialLines } from '~/core/files/stockLines'
 import type { Units } from '~/length'
-import { stockLineProblemText, yardText } from '~/messages'
+import { stockLineProblemText, yardText, whyNot } from '~/messages'
 import { STOCK_KINDS, type StockKind, type StockMaterial } from '~/model'
 import { Button } from '~/ui/Button'
 import { Choice } from '~/ui/Choice'
@@ -56,7 +56,11 @@ export function NewStuff({ units }: { readonly units: Units }) {
           options={STOCK_KINDS.map((id) => ({ id, text: yardText.kind(id) }))}
           onChange={setKind}
         />
-        <Button isDisabled={!read.ok || read.value.length === 0} onPress={() => void keep()}>
+        <Button
+          isDisabled={!read.ok || read.value.length === 0}
+          why={whyNot.material}
+          onPress={() => void keep()}
+        >
           {yardText.keepStuff(read.ok ? read.value.length : 0)}
         </Button>
       </Row>

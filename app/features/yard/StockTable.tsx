@@ -6,7 +6,7 @@ import { styled } from 'styled-components'
 import { onHandOf } from '~/core/yard/yardState'
 import type { useYard } from '~/editor/useYard'
 import { inches, type Length } from '~/length'
-import { materialName, sayStock, type Wording, yardText } from '~/messages'
+import { materialName, sayStock, type Wording, yardText, whyNot } from '~/messages'
 import type { StockLength } from '~/model'
 import { Button } from '~/ui/Button'
 import { Choice } from '~/ui/Choice'
@@ -188,6 +188,7 @@ export function StockTable({
         />
         <Button
           isDisabled={lengths.some(({ length }) => length === fresh)}
+          why={whyNot.listed}
           onPress={() =>
             save({
               id: `${material}-${fresh}`.slice(0, 64),

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { Form, useSubmit } from 'react-router'
-import { materialName, priceProblemText, priceRowText, type Wording, yardText } from '~/messages'
+import { materialName, priceProblemText, priceRowText, type Wording, yardText, whyNot } from '~/messages'
 import { Button } from '~/ui/Button'
 import { Choice } from '~/ui/Choice'
 import { Fractions } from '~/ui/Fractions'
@@ -126,7 +126,12 @@ function Waiting({
         </Alert>
       ) : null}
       <Row>
-        <Button $kind="main" isDisabled={list.rows.length === 0} onPress={() => onEnd('takeList')}>
+        <Button
+          $kind="main"
+          isDisabled={list.rows.length === 0}
+          why={whyNot.rows}
+          onPress={() => onEnd('takeList')}
+        >
           {yardText.take(list.rows.length)}
         </Button>
         <Button onPress={() => onEnd('leaveList')}>{yardText.leave}</Button>
@@ -170,6 +175,7 @@ function Bring({
         <Button
           $kind="main"
           isDisabled={text.trim() === ''}
+          why={whyNot.list}
           onPress={() => {
             post({ intent: 'bringList', supplier: of, text })
             setText('')

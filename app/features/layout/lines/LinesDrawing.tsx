@@ -1,7 +1,7 @@
 import { PencilRuler } from 'lucide-react'
 import { useState } from 'react'
 import { WallStage } from '~/editor/WallStage'
-import { linesText as text } from '~/messages'
+import { linesText as text, whyNot } from '~/messages'
 import { LIMITS } from '~/model'
 import { Button } from '~/ui/Button'
 import { Row, Soft } from '~/ui/page'
@@ -20,7 +20,12 @@ export function LinesDrawing() {
         {...(striking && !full ? { over: (frame) => <StrikeGrips frame={frame} /> } : {})}
       />
       <Row>
-        <Button aria-pressed={striking} isDisabled={full} onPress={() => setStriking(!striking)}>
+        <Button
+          aria-pressed={striking}
+          isDisabled={full}
+          why={whyNot.full}
+          onPress={() => setStriking(!striking)}
+        >
           <PencilRuler size={18} aria-hidden /> {striking ? text.strikeOff : text.strikeOn}
         </Button>
         {striking ? (

@@ -3,7 +3,15 @@ import { styled } from 'styled-components'
 import { breakUp } from '~/core/edits/breakUp'
 import { putMove, shiftMove, takeMoveAway } from '~/core/edits/lineMoves'
 import type { MoveCost } from '~/core/judgement/moveCosts'
-import { count, linesText as text, materialName, moveCostText, moveIssueText, moveName } from '~/messages'
+import {
+  count,
+  linesText as text,
+  materialName,
+  moveCostText,
+  moveIssueText,
+  moveName,
+  whyNot,
+} from '~/messages'
 import { LIMITS, type Move } from '~/model'
 import { Button } from '~/ui/Button'
 import { Choice } from '~/ui/Choice'
@@ -127,6 +135,7 @@ export function MoveClause({ move, nth, cost }: { move: Move; nth: number; cost:
           $kind="quiet"
           aria-label={`${text.up}: move ${nth}`}
           isDisabled={nth === 1}
+          why={whyNot.first}
           onPress={() => edit(shiftMove(workpiece, move.id, -1), 'done')}
         >
           <ArrowUp size={18} aria-hidden />
@@ -135,6 +144,7 @@ export function MoveClause({ move, nth, cost }: { move: Move; nth: number; cost:
           $kind="quiet"
           aria-label={`${text.down}: move ${nth}`}
           isDisabled={nth === lines.moves.length}
+          why={whyNot.last}
           onPress={() => edit(shiftMove(workpiece, move.id, 1), 'done')}
         >
           <ArrowDown size={18} aria-hidden />
@@ -144,6 +154,7 @@ export function MoveClause({ move, nth, cost }: { move: Move; nth: number; cost:
             $kind="quiet"
             onPress={() => edit(breakUp(workpiece, move.id), 'done')}
             isDisabled={lines.moves.length - 1 + strips > LIMITS.moves}
+            why={whyNot.full}
           >
             <Split size={18} aria-hidden /> {text.breakUp}
           </Button>

@@ -1,0 +1,169 @@
+import type { Page } from '@playwright/test'
+import { EMPTY_URL } from '../../playwright.config'
+import { expect, test } from './page'
+
+/** What is seen of a button by whoever presses it. */
+interface Seen {
+  readonly name: string
+  readonly off: boolean
+  readonly why: string
+  /** A choice that is made already: pressing it again changes nothing. */
+  readonly chosen: boolean
+}
+
+const MOST = 45
+const PAGE_MS = 22_000
+
+/** Counts whatever a press sets off: a change of the page, a request, a file, a print. */
+async function listen(page: Page) {
+  await page.addInitScript(() => {
+    const counted = window as unknown as { happened: number }
+    counted.happened = 0
+    const note = () => {
+      counted.happened++
+    }
+    new MutationObserver(note).observe(document, {
+      subtree: true,
+      childList: true,
+      attributes: true,
+      characterData: true,
+    })
+    window.print = note
+    window.open = () => {
+      note()
+      return null
+    }
+    const asked = window.fetch
+    window.fetch = (...args) => {
+      note()
+      return asked(...args)
+    }
+    HTMLInputElement.prototype.click = note
+    const follow = HTMLAnchorElement.prototype.click
+    HTMLAnchorElement.prototype.click = function (this: HTMLAnchorElement) {
+      note()
+      if (!this.download) follow.call(this)
+    }
+  })
+  page.on('dialog', (dialog) => void dialog.dismiss())
+}
+
+const seenOn = (page: Page) =>
+  page.evaluate((): Seen[] =>
+    [...document.querySelectorAll<HTMLElement>('button, [role=button]')]
+      .filter((each) => each.offsetParent !== null && !each.closest('[aria-hidden=true]'))
+      .map((each) => {
+        const said = (each.getAttribute('aria-describedby') ?? '').split(' ')
+        return {
+          name: (each.getAttribute('aria-label') ?? each.innerText).replace(/\s+/g, ' ').trim(),
+          off: (each as HTMLButtonElement).disabled || each.getAttribute('aria-disabled') === 'true',
+          why: said.map((id) => document.getElementById(id)?.innerText ?? '').join(' '),
+          chosen: ['aria-pressed', 'aria-checked', 'aria-selected', 'aria-current'].some(
+            (key) => each.hasAttribute(key) && each.getAttribute(key) !== 'false',
+          ),
+        }
+      }),
+  )
+
+/** Presses the one at this place, and says how much came of it within two seconds. */
+const pressed = (page: Page, index: number) =>
+  page
+    .evaluate(async (at) => {
+      const counted = window as unknown as { happened: number }
+      const all = [...document.querySelectorAll<HTMLElement>('button, [role=button]')].filter(
+        (each) => each.offsetParent !== null && !each.closest('[aria-hidden=true]'),
+      )
+      const before = counted.happened
+      all[at]?.click()
+      for (let i = 0; i < 50 && counted.happened === before; i++)
+        await new Promise((done) => setTimeout(done, 40))
+      return counted.happened - before
+    }, index)
+    // it led to another page
+    .catch(() => 1)
+
+/** Presses every button of a page once, those of one name once; what did nothing, and what can't act and says nothing. */
+async function deadOn(page: Page, path: string): Promise<string[]> {
+  const open = async () => {
+    await page.goto(path)
+    await page.waitForLoadState('networkidle')
+  }
+  await open()
+  const url = page.url()
+  const done = new Set<string>()
+  const dead: string[] = []
+  const keyOf = ({ name }: Seen) => name.replace(/\d+/g, '#')
+  for (const end = Date.now() + PAGE_MS; Date.now() < end && done.size < MOST;) {
+    const seen = await seenOn(page)
+    for (const each of seen) {
+      if (!each.off || done.has(`off ${each.name}`)) continue
+      done.add(`off ${each.name}`)
+      // what can't be undone says so in its name; a file says it beside its row
+      if (each.why.trim() === '' && !/: nothing to /i.test(each.name))
+        dead.push(`${path}: “${each.name}” can’t act and says nothing`)
+    }
+    const index = seen.findIndex((each) => !each.off && !each.chosen && !done.has(keyOf(each)))
+    const one = seen[index]
+    if (!one) break
+    done.add(keyOf(one))
+    if ((await pressed(page, index)) === 0) dead.push(`${path}: “${one.name}” does nothing`)
+    await page.keyboard.press('Escape')
+    if (page.url() !== url) await open()
+  }
+  return dead
+}
+
+test('every button of the demo’s pages changes, opens or says something, and one that can’t act says why', async ({
+  page,
+}) => {
+  test.setTimeout(420_000)
+  await listen(page)
+  await page.goto('/jobs/demo')
+  const wall = await page.getByRole('link', { name: 'Window wall', exact: true }).getAttribute('href')
+  const room = await page
+    .getByRole('link', { name: /^All walls of/ })
+    .first()
+    .getAttribute('href')
+  const own = (wall ?? '').replace(/\/\w+$/, '')
+  const stages = ['measure', 'layout', 'agree', 'agree/colors', 'mark', 'cut', 'buy', 'fit', 'finish', 'log']
+  const job = ['boards', 'boards/list', 'supplies', 'work', 'work/today', 'log', 'paper', 'client']
+  const dead: string[] = []
+  for (const path of [
+    '/',
+    '/jobs/demo',
+    room ?? '',
+    ...stages.map((stage) => `${own}/${stage}`),
+    ...job.map((each) => `/jobs/demo/${each}`),
+    ...['/book', '/yard', '/tools', '/crew', '/devices'],
+  ])
+    dead.push(...(await deadOn(page, path)))
+  expect(dead).toEqual([])
+})
+
+test('and so on a new user’s pages: an empty list of jobs, a first form, a job of one bare wall', async ({
+  page,
+}) => {
+  test.setTimeout(240_000)
+  await listen(page)
+  const dead: string[] = []
+  for (const path of ['/', '/jobs/new', '/yard', '/tools', '/book'])
+    dead.push(...(await deadOn(page, `${EMPTY_URL}${path}`)))
+  await page.goto(`${EMPTY_URL}/jobs/new`)
+  await page.waitForLoadState('networkidle')
+  await page.getByLabel('Job', { exact: true }).fill('Quay shed')
+  await page.getByRole('button', { name: 'Start the job' }).click()
+  await page.waitForURL(/\/jobs\/[0-9a-f]+$/)
+  await page.getByRole('textbox', { name: 'Room', exact: true }).fill('Store')
+  await page.getByLabel('Walls, one a line').fill('Back wall')
+  await page.getByRole('button', { name: 'Measure this wall' }).click()
+  await page.waitForURL(/\/walls\//)
+  const own = new URL(page.url()).pathname.replace(/\/\w+$/, '')
+  const job = own.replace(/\/walls\/.*/, '')
+  for (const path of [
+    ...['measure', 'layout', 'cut', 'buy', 'fit', 'finish', 'log'].map((stage) => `${own}/${stage}`),
+    job,
+    ...['boards', 'work', 'paper'].map((each) => `${job}/${each}`),
+  ])
+    dead.push(...(await deadOn(page, `${EMPTY_URL}${path}`)))
+  expect(dead).toEqual([])
+})
