@@ -126,6 +126,6 @@ test('what there is no time for is counted, and the rest is as it would be with 
       for (const suspect of suspects) expect(whole).toContainEqual(suspect)
       if (unasked === 0) expect(suspects).toHaveLength(whole.length)
     }),
-    { numRuns: runs(12) },
+    { numRuns: runs(6) },
   )
 })

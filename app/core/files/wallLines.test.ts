@@ -157,6 +157,18 @@ describe('walls typed one a line', () => {
     }
     expect(one('150 x 96, shelf at 30').survey.things).toMatchObject([{ kind: 'shelf', left: inches(30) }])
     expect(one('150 x 96, stair 90 x 60 at 20 rises left').survey.things[0]?.slope).toBe('risesLeft')
+    // by one of its steps: six of 7 1/2 on 10 are 45 high over 60
+    const stair = one('150 x 96, stair steps 7 1/2 x 10 from 20 to 80 rises left, outlet at 130').survey
+      .things
+    expect(stair).toMatchObject([
+      { kind: 'stair', left: inches(20), width: inches(60), height: inches(45), slope: 'risesLeft' },
+      { kind: 'outlet' },
+    ])
+    expect(one('100 x 96, stair step 8 x 10').survey.things[0]).toMatchObject({
+      width: inches(100),
+      height: inches(80),
+    })
+    expect(wrong('150 x 96, stair steps 7 x 5 from 0 to 140')).toEqual(['1 outOfRange'])
   })
 
   test('floors and ceilings that rise or fall, ends that lean', () => {

@@ -21,6 +21,7 @@ import {
   type ThingKind,
 } from '~/model'
 import { isOpening, isPlate } from '../survey/obstacles'
+import { isOfStair, stairThings } from '../survey/stair'
 import { usualThing } from '../survey/usualThings'
 import { widthFrom, type WidthRead } from '../survey/widthRead'
 
@@ -211,12 +212,31 @@ class LineReader {
     }
   }
 
+  private withStair(survey: Survey, steps: RegExpExecArray, rises: 'left' | 'right', part: string): Survey {
+    const [, rise = '', run = '', from, to] = steps
+    const made = stairThings(
+      {
+        from: from === undefined ? ZERO : this.length(from, ZERO),
+        to: to === undefined ? survey.width : this.length(to),
+        rises,
+        rise: { by: 'step', rise: this.length(rise), run: this.length(run) },
+        landing: { low: false, high: false },
+        skirt: null,
+      },
+      survey,
+    )
+    if (!made.ok) throw this.wrong('outOfRange', part)
+    return { ...survey, things: [...survey.things.filter((each) => !isOfStair(each)), ...made.value] }
+  }
+
   private withThing(survey: Survey, kind: ThingKind, said: string, part: string): Survey {
     if (survey.things.length >= LIMITS.things) throw this.wrong('tooManyThings', part)
     const id = `${kind}-${1 + survey.things.filter((each) => each.kind === kind).length}`
     const left = /\s*\brises left\b/i
     const [size = '', place, ...more] = said.replace(left, '').split(/\s*\bat\b\s*/i)
     if (more.length > 0) throw this.wrong('unknownPart', part)
+    const steps = kind === 'stair' ? STEPS.exec(said.replace(left, '')) : null
+    if (steps) return this.withStair(survey, steps, left.test(said) ? 'left' : 'right', part)
     let thing = usualThing(kind, survey, id)
     if (kind === 'stair' && left.test(said)) thing = { ...thing, slope: 'risesLeft' }
     if (size !== '') {
@@ -235,6 +255,9 @@ class LineReader {
     return { ...survey, things: [...survey.things, thing] }
   }
 }
+
+/** A stair by one of its steps, rise by run: steps 7 1/2 x 10 from 20 to 110. Without a place it goes along the whole wall. */
+const STEPS = /^steps?\s+(.+?)\s*[x×]\s*(.+?)(?:\s+from\s+(.+?)\s+to\s+(.+?))?\s*$/i
 
 /** The board of a nominal size without units, as it is bought: 1x6; 1 in by 6 in is just that. */
 function boardOf(said: string): Material | undefined {
