@@ -61,6 +61,7 @@ function saidBoards(result: Result<BoardPlan, BoardIssue>, format: LengthFormat)
         label: piece.label,
         from: said(piece.from, format),
         length: said(piece.length, format),
+        ...(piece.long ? { cutLong: said(piece.long, format) } : {}),
       })),
       offcut: said(offcut, format),
     })),

@@ -131,8 +131,13 @@ test('recuts: a piece that only changed its place fits; another material, length
   expect(changed({ end: { kind: 'bevel', bevelDeg: 45 } }).pieces).toBe(1)
   // a notch in another place spoils a piece of the same length
   const notches = [{ from: inches(1), to: inches(2), depth: inches(1), edge: 'left' as const }]
-  expect(changed({ notches })).toMatchObject({ pieces: 1, boards: 1 })
-  expect(changed({ cutLength: inches(400) })).toEqual({ pieces: 1, boards: null, cost: null })
+  // and is cut into the bare piece that was there
+  expect(changed({ notches })).toMatchObject({ pieces: 1, boards: 0 })
+  expect(changed({ cutLength: inches(400), longLength: inches(400) })).toEqual({
+    pieces: 1,
+    boards: null,
+    cost: null,
+  })
   // a new piece is no recut, but takes a board
   expect(recutsBetween([], [first], settings)).toEqual({ pieces: 0, boards: 1, cost: null })
 })
@@ -170,7 +175,8 @@ describe('a piece with a notch that was cut', () => {
 
   test('one more or one less is a piece and a board; without prices there is no sum', () => {
     expect(recutsBetween([cut], [bare], settings)).toEqual({ pieces: 1, boards: 1, cost: null })
-    expect(recutsBetween([bare], [cut], settings)).toMatchObject({ pieces: 1, boards: 1 })
+    // a notch more is cut into the piece there is
+    expect(recutsBetween([bare], [cut], settings)).toMatchObject({ pieces: 1, boards: 0 })
   })
 })
 

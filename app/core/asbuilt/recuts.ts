@@ -1,6 +1,11 @@
+import { ZERO } from '~/length'
 import type { Settings } from '~/model'
-import { endCutKey, type Piece, SAME_WITHIN, sameRecesses } from '../pieces'
-import { boardRequests, firstBoards } from '../stock'
+import type { BatchAdvice } from '../cutting/batchAdvice'
+import { boardsFor, leftToCut } from '../cutting/leftToCut'
+import { buildCutList, type CutRow, type Piece } from '../pieces'
+import { NOTHING_CUT } from './cutFacts'
+import { freezeList, sinceRelease } from './freeze'
+import type { Release } from './release'
 
 /** What a change costs whose pieces are cut already. */
 export interface Recuts {
@@ -12,39 +17,52 @@ export interface Recuts {
   readonly cost: number | null
 }
 
-function fits(cut: Piece, wanted: Piece): boolean {
-  return (
-    sameRecesses(cut, wanted) &&
-    Math.abs(cut.cutLength - wanted.cutLength) <= SAME_WITHIN &&
-    cut.materialId === wanted.materialId &&
-    endCutKey(cut.start) === endCutKey(wanted.start) &&
-    endCutKey(cut.end) === endCutKey(wanted.end)
-  )
-}
+const BATCH: BatchAdvice = { advice: 'batch', why: 'betweenStrips', spread: ZERO }
 
-/** What it takes to turn the pieces of one layout into those of another. A piece is known by its name. */
-export function recutsBetween(before: readonly Piece[], after: readonly Piece[], settings: Settings): Recuts {
-  const cut = new Map(before.map((piece) => [piece.id, piece]))
-  const fresh = after.filter((piece) => {
-    const known = cut.get(piece.id)
-    const grows = known !== undefined && piece.cutLength > known.cutLength + SAME_WITHIN
-    return !known || grows || !sameRecesses(known, piece)
+/**
+ * What it takes to turn the pieces of one layout into those of another, all of the first being cut: just what the list at the saw finds
+ * once they are ticked. `adviceOf` says of the new pieces which are measured in place: their boards hold what they are cut long by.
+ */
+export function recutsBetween(
+  before: readonly Piece[],
+  after: readonly Piece[],
+  settings: Settings,
+  adviceOf: (row: CutRow) => BatchAdvice = () => BATCH,
+): Recuts {
+  const listed = (pieces: readonly Piece[], advice: (row: CutRow) => BatchAdvice) => ({
+    pieces,
+    cutList: buildCutList(pieces),
+    adviceOf: advice,
+    ripTo: () => null,
+    fit: settings.fit,
   })
-  const recut = after.filter((piece) => {
-    const known = cut.get(piece.id)
-    return known !== undefined && !fits(known, piece)
-  })
-  const plans = boardRequests(
-    fresh.map(({ id, materialId, cutLength }) => ({ id, label: id, materialId, length: cutLength })),
+  const wanted = listed(after, adviceOf)
+  const release: Release = {
+    id: 'before',
+    doneAt: 0,
+    pieces: freezeList(
+      listed(before, () => BATCH),
+      [],
+    ).map((piece) => ({
+      piece,
+      cutAt: 0,
+      upAt: null,
+      upLeft: null,
+      upBottom: null,
+      skipped: false,
+      built: null,
+      read: null,
+      spoiled: [],
+    })),
+    leftOver: [],
+    despite: null,
+  }
+  const { whole, count, cost } = boardsFor(leftToCut(wanted, { settings }, { ...NOTHING_CUT, release }), {
     settings,
-  ).map(firstBoards)
-  const known = plans.flatMap((plan) => (plan.ok ? [plan.value] : []))
-  const all = known.length === plans.length
+  })
   return {
-    pieces: recut.length,
-    boards: all ? known.reduce((sum, { boards }) => sum + boards.length, 0) : null,
-    cost: all
-      ? known.reduce<number | null>((sum, { cost }) => (sum === null || cost === null ? null : sum + cost), 0)
-      : null,
+    pieces: sinceRelease(release, wanted).again.length,
+    boards: whole ? count : null,
+    cost: whole ? cost : null,
   }
 }

@@ -96,7 +96,8 @@ function hangingOn(workpiece: Workpiece, pieces: readonly Piece[]): ReadonlyMap<
       )
       for (const { id, cutLength } of pieces) {
         const other = wanted.get(id)
-        const spread = other ? Math.abs(other.cutLength - cutLength) : miss
+        // where the layout itself turns out otherwise, a piece is off by no more than the size was
+        const spread = other ? Math.min(miss, Math.abs(other.cutLength - cutLength)) : miss
         if (spread > settings.fit && spread > (found.get(id)?.spread ?? 0)) found.set(id, { why, spread })
       }
     }

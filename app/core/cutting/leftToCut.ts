@@ -138,10 +138,11 @@ export function boardsFor(left: LeftToCut, workpiece: Pick<Workpiece, 'settings'
     plans,
     count: plans.reduce((sum, each) => sum + newBoards(each).length, 0),
     /** In hundredths of money; null where a price is missing. */
-    cost: plans.reduce<number | null>(
-      (sum, { cost }) => (sum === null || cost === null ? null : sum + cost),
-      0,
-    ),
+    cost: plans.reduce<number | null>((sum, each) => {
+      // no board costs nothing, whatever one would cost
+      const own = newBoards(each).length === 0 ? 0 : each.cost
+      return sum === null || own === null ? null : sum + own
+    }, 0),
   }
 }
 

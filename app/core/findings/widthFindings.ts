@@ -1,6 +1,7 @@
 import { type Length, nearestNanometer, ZERO } from '~/length'
 import { type Design, type Edit, type Survey, type Workpiece, inForce, withDesign } from '~/model'
 import { type NewWidthWay, newWidthWays } from '../asbuilt/newWidth'
+import { sawAdvice } from '../cutting/batch'
 import { recutsBetween } from '../asbuilt/recuts'
 import { applyEdits } from '../edits/applyEdit'
 import { cutWall } from '../layout/cutWall'
@@ -74,11 +75,9 @@ export function widthFindings(workpiece: Workpiece, layout: Layout): Finding[] {
     }).pieces
     const waysOut = newWidthWays(before, by).map((way): WayOut => {
       const edits = takenUp(way, by, even)
-      const { pieces, boards, cost } = recutsBetween(
-        cut,
-        cutWall(applyEdits(workpiece, edits)).pieces,
-        settings,
-      )
+      const next = applyEdits(workpiece, edits)
+      const then = cutWall(next)
+      const { pieces, boards, cost } = recutsBetween(cut, then.pieces, settings, sawAdvice(then, next).of)
       return { says: { code: 'takeUp', uptake: way.uptake, recut: pieces, boards, cost }, edits }
     })
     const most = Math.max(0, ...waysOut.map(({ says }) => (says.code === 'takeUp' ? says.recut : 0)))
