@@ -36,6 +36,7 @@ export const whyNot = {
   spares: 'Only spare pieces are on it.',
   nothingHere: 'This wall has none.',
   one: 'One piece is left.',
+  only: 'It is the only piece.',
   here: 'The job cuts with it now.',
   tool: 'Enter both marks first.',
 } as const

@@ -60,6 +60,9 @@ function isRead({ readings }: Survey, bound: Bound): boolean {
   }
 }
 
+/** A slanted piece changes by more than the size it hangs on, by so many times at the most. */
+const SLANT_MOST = 4
+
 /** The wall's sizes that a plan can hang on as a whole, and the part of the wall whose readings vouch for each. */
 const SIZES = [
   { size: 'width', bound: 'width', why: 'widthOnce' },
@@ -85,19 +88,20 @@ function hangingOn(workpiece: Workpiece, pieces: readonly Piece[]): ReadonlyMap<
   for (const { size, bound, why } of SIZES) {
     const again = survey.readAgain.some(({ key, value }) => key === size && value === survey[size])
     if (again || isRead(survey, bound) || miss === undefined) continue
-    for (const by of [miss, -miss]) {
-      const more = (value: Length) => nearestNanometer(Math.max(1, value + by))
+    for (const off of [miss, -miss]) {
+      const more = (value: Length) => nearestNanometer(Math.max(1, value + off))
       const readings = survey.readings.map((each) =>
         each.kind === size ? { ...each, value: more(each.value) } : each,
       )
-      const off = { ...survey, [size]: more(survey[size]), readings }
+      const other = { ...survey, [size]: more(survey[size]), readings }
       const wanted = new Map(
-        cutWall({ ...workpiece, wall: { ...wall, survey: off } }).pieces.map((piece) => [piece.id, piece]),
+        cutWall({ ...workpiece, wall: { ...wall, survey: other } }).pieces.map((piece) => [piece.id, piece]),
       )
       for (const { id, cutLength } of pieces) {
         const other = wanted.get(id)
-        // where the layout itself turns out otherwise, a piece is off by no more than the size was
-        const spread = other ? Math.min(miss, Math.abs(other.cutLength - cutLength)) : miss
+        // where the layout itself turns out otherwise, what has its name is another piece
+        const by = other ? Math.abs(other.cutLength - cutLength) : miss
+        const spread = by > SLANT_MOST * miss ? miss : by
         if (spread > settings.fit && spread > (found.get(id)?.spread ?? 0)) found.set(id, { why, spread })
       }
     }

@@ -6,7 +6,7 @@ import { StageClock } from '~/editor/StageClock'
 import { useWallEditor } from '~/editor/WallEditor'
 import { WallStage } from '~/editor/WallStage'
 import { Drawn, Heading, Side, Split } from '~/editor/Workbench'
-import { builtText, clockText, fitText, groupName } from '~/messages'
+import { builtText, clockText, fitText, groupName, whyNot } from '~/messages'
 import { Button } from '~/ui/Button'
 import { Fold } from '~/ui/Fold'
 import { Fractions } from '~/ui/Fractions'
@@ -136,7 +136,12 @@ function DeskPiece({
           >
             {fitText.skip}
           </Button>
-          <Button $kind="main" onPress={next}>
+          <Button
+            $kind="main"
+            isDisabled={stops.length === 1 && !isOpen(stop)}
+            why={whyNot.only}
+            onPress={next}
+          >
             {isOpen(stop) ? fitText.fitted : 'Next'}
           </Button>
         </Row>
