@@ -256,7 +256,7 @@ export function CutWalk({ cards }: { cards: readonly CutCard[] }) {
           <>
             <ThumbDim
               isDisabled={names.length < 2}
-              why={whyNot.one}
+              {...(names.length < 2 ? { 'aria-label': `${sawText.cutOne}: ${whyNot.one}` } : {})}
               onPress={() => record(names.slice(0, 1), { kind: 'pieceCut' })}
             >
               {sawText.cutOne}
