@@ -6,8 +6,9 @@ import type { Workpiece } from '~/model'
 import { searchFixes } from '~/workers/proposalsClient'
 import { useWorkerAnswer } from './useWorkerAnswer'
 
-/** A fix by what it is for and what it says. */
-const keyOf = ({ says }: Finding, way: WayOut) => JSON.stringify([says.code, way.says])
+/** A fix by what it is for, whichever obstacle or strip that is about, and what it says: figures move while a wall changes. */
+const keyOf = ({ says }: Finding, way: WayOut) =>
+  JSON.stringify([Object.values(says).filter((each) => typeof each === 'string'), way.says])
 
 /**
  * What comes of the fixes of a plan, tried in a worker; null of one that is still tried. While a wall changes, a fix that was tried

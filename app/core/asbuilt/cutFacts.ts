@@ -124,7 +124,7 @@ export function cutFacts(acts: readonly Act[], elsewhere: CutElsewhere = NOTHING
   }
 }
 
-/** Of pieces cut for nothing those that something shorter can be cut from: plain, as wide as their stuff, and not used so already. */
+/** Of pieces cut for nothing those that something shorter can be cut from: plain, as wide as their material, and not used so already. */
 export function leftPieces({ release, used }: CutFacts, over: ReadonlySet<string>): LeftPiece[] {
   const isUsed = new Set(used)
   const all = [...(release?.pieces.filter(({ cutAt }) => cutAt !== null) ?? []), ...(release?.leftOver ?? [])]

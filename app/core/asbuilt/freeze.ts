@@ -246,14 +246,7 @@ export function sinceRelease(release: Release, plan: Pick<ToRelease, 'cutList' |
     })
   return {
     fits: [...fit.values()].map(({ piece: { name } }) => name),
-    moves: [...fit].flatMap(
-      ([
-        id,
-        {
-          piece: { pieceId, name },
-        },
-      ]) => (pieceId === id ? [] : [name]),
-    ),
+    moves: [...fit].flatMap(([id, { piece }]) => (piece.pieceId === id ? [] : [piece.name])),
     fresh: fresh.map(({ id }) => id),
     again: fresh.filter(({ id }) => wasCut.has(id)).map(({ id }) => id),
     leftOver,

@@ -5,7 +5,7 @@ import { boardsFor, leftToCut } from '../cutting/leftToCut'
 import { buildCutList, type CutRow, type Piece } from '../pieces'
 import { NOTHING_CUT } from './cutFacts'
 import { freezeList, sinceRelease } from './freeze'
-import type { Release } from './release'
+import { type Release, untouched } from './release'
 
 /** What a change costs whose pieces are cut already. */
 export interface Recuts {
@@ -43,17 +43,7 @@ export function recutsBetween(
     pieces: freezeList(
       listed(before, () => BATCH),
       [],
-    ).map((piece) => ({
-      piece,
-      cutAt: 0,
-      upAt: null,
-      upLeft: null,
-      upBottom: null,
-      skipped: false,
-      built: null,
-      read: null,
-      spoiled: [],
-    })),
+    ).map((piece) => ({ ...untouched(piece), cutAt: 0 })),
     leftOver: [],
     despite: null,
   }

@@ -63,9 +63,9 @@ export function sameLengths(a: Shape, b: Shape): boolean {
 
 const DOWN = { upAt: null, upLeft: null, upBottom: null, built: null } as const
 
-/** What of one piece happened, of the acts of any list it was in, oldest first. */
-function happened(piece: ReleasedPiece, acts: readonly Act[]): ReleasedState {
-  let state: ReleasedState = {
+/** A piece of a list to which nothing has happened yet. */
+export function untouched(piece: ReleasedPiece): ReleasedState {
+  return {
     piece,
     cutAt: null,
     upAt: null,
@@ -76,6 +76,11 @@ function happened(piece: ReleasedPiece, acts: readonly Act[]): ReleasedState {
     read: null,
     spoiled: [],
   }
+}
+
+/** What of one piece happened, of the acts of any list it was in, oldest first. */
+function happened(piece: ReleasedPiece, acts: readonly Act[]): ReleasedState {
+  let state = untouched(piece)
   for (const act of acts) {
     switch (act.kind) {
       case 'pieceCut':

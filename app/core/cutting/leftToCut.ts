@@ -36,7 +36,7 @@ export interface LeftToCut {
 /**
  * The one answer to what is still cut from boards: the pieces of the layout less those that are cut and fit, each as long as it is by its
  * reading and with what it is cut long by; the boards that are open, and pieces cut for nothing that others can be cut from. The footer,
- * Buy, the job's boards, the list for the shop, options, supplies, budget and booklet ask here. Lengths in nanometers.
+ * Buy, the job's boards, the list for the shop, options, ways on, budget and booklet ask here. Lengths in nanometers.
  */
 export function leftToCut(
   plan: ToRelease,

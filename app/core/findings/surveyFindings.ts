@@ -1,7 +1,7 @@
 import { inches, type Length, nanometers, ZERO } from '~/length'
 import type { LengthReading, Survey, WalkQuestion, Workpiece } from '~/model'
 import type { Layout } from '../layout/layout'
-import { type Chain, chainsOf, closingLimit, suspectsOf } from '../survey/closure'
+import { type Chain, chainsOf, closingLimit, suspectsIn } from '../survey/closure'
 import { latestReadings } from '../survey/latestReadings'
 import { isOpening, isPlate } from '../survey/obstacles'
 import { typedAgainst } from '../survey/measured'
@@ -19,6 +19,7 @@ function open(
 
 function closureFindings({ wall, settings }: Workpiece, layout: Layout): Finding[] {
   const chains = chainsOf(wall.survey, layout.shape)
+  const suspectsOf = suspectsIn(chains, settings.closure, wall.survey)
   return chains
     .filter(({ difference, readings }) => Math.abs(difference) > closingLimit(readings, settings.closure))
     .map((chain) => ({
@@ -35,7 +36,7 @@ function closureFindings({ wall, settings }: Workpiece, layout: Layout): Finding
           difference: chain.difference,
           readings: chain.readings,
           limit: closingLimit(chain.readings, settings.closure),
-          suspects: suspectsOf(chain, chains, settings.closure, wall.survey),
+          suspects: suspectsOf(chain),
         },
         `chain.${chain.axis}.${chain.thing.id}`,
         'wrong',

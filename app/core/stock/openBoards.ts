@@ -158,10 +158,14 @@ export function asCutSoFar(
   })
   if (!asSaid || !wanted || planned.size !== cut.size + request.pieces.length) return null
   const isOpen = new Set(own.map(({ number }) => number))
+  // a list that went out may have given rows other letters
+  const labels = new Map(request.pieces.map(({ id, label }) => [id, label]))
   const boards = plan.boards.map((board): CutBoard => {
     const pieces = board.pieces.map((piece) => {
       const { cut: _, ...rest } = piece
-      return cut.has(piece.pieceId) ? { ...rest, cut: true as const } : rest
+      return cut.has(piece.pieceId)
+        ? { ...rest, cut: true as const }
+        : { ...rest, label: labels.get(piece.pieceId) ?? rest.label }
     })
     return isOpen.has(board.number)
       ? { ...board, pieces, offerId: `${OPEN}${board.number}`, price: 0 }

@@ -3,7 +3,7 @@ import { inches, nearestNanometer } from '~/length'
 import type { Survey } from '~/model'
 import { runs } from '../../../tests/anyWall'
 import { reading, thing, wallOf } from '../../../tests/namedWalls'
-import { chainsOf, closingLimit, suspectsOf } from './closure'
+import { chainsOf, closingLimit, suspectsIn } from './closure'
 import { wallShape } from './wallShape'
 
 const CLOSURE = inches(1 / 8)
@@ -54,7 +54,7 @@ test('law: of one slip the reading that slipped is always among those that are b
           const chains = chainsOf(survey, wallShape(survey))
           return chains
             .filter(({ difference, readings }) => Math.abs(difference) > closingLimit(readings, CLOSURE))
-            .map((chain) => ({ chain, suspects: suspectsOf(chain, chains, CLOSURE, survey) }))
+            .map((chain) => ({ chain, suspects: suspectsIn(chains, CLOSURE, survey)(chain) }))
         }
         expect(open(honest)).toEqual([])
         const at = which % (part === 'reading' ? 4 : lefts.length)

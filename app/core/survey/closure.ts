@@ -125,29 +125,38 @@ function accounts(influence: readonly number[], chains: readonly Chain[], closur
 /**
  * Which readings an open chain speaks against, if one alone is wrong: every reading that could be wrong by itself is tried, and those whose
  * slip accounts for all chains of its direction, open and closed, are suspects. Several where the readings single none out; none where
- * no one slip does.
+ * no one slip does. The readings are tried once for all chains of a direction.
  */
-export function suspectsOf(chain: Chain, all: readonly Chain[], closure: number, survey: Survey): Suspect[] {
-  const { axis } = chain
-  const own = all.filter((each) => each.axis === axis)
+export function suspectsIn(
+  all: readonly Chain[],
+  closure: number,
+  survey: Survey,
+): (chain: Chain) => readonly Suspect[] {
   const isOpen = ({ difference, readings }: Chain) => Math.abs(difference) > closingLimit(readings, closure)
-  const fits = (kind: LengthReadingKind) =>
-    latestReadings(survey.readings, kind).some(({ id }) =>
-      accounts(influenceOf(survey, id, axis, own), own, closure),
+  const known = new Map<Chain['axis'], readonly Suspect[]>()
+  const sharedBy = (axis: Chain['axis']): readonly Suspect[] => {
+    const before = known.get(axis)
+    if (before) return before
+    const own = all.filter((each) => each.axis === axis)
+    const fits = (kind: LengthReadingKind) =>
+      latestReadings(survey.readings, kind).some(({ id }) =>
+        accounts(influenceOf(survey, id, axis, own), own, closure),
+      )
+    const whole = axis === 'across' ? 'width' : 'height'
+    // a round figure that was typed is the whole of all of them
+    const isTyped = latestReadings(survey.readings, whole).length === 0
+    const ones = own.map(() => 1)
+    const found: Suspect[] = [
+      ...((isTyped && accounts(ones, own, closure)) || fits(whole) ? (['whole'] as const) : []),
+      ...(FORMS[axis].some(fits) ? (['form'] as const) : []),
+    ]
+    known.set(axis, found)
+    return found
+  }
+  return (chain) => {
+    const isAlone = all.every(
+      (other) => other.axis !== chain.axis || other.thing.id === chain.thing.id || !isOpen(other),
     )
-  const whole = axis === 'across' ? 'width' : 'height'
-  // a round figure that was typed is the whole of all of them
-  const typed =
-    latestReadings(survey.readings, whole).length === 0 &&
-    accounts(
-      own.map(() => 1),
-      own,
-      closure,
-    )
-  const apart = own.every((other) => other.thing.id === chain.thing.id || !isOpen(other))
-  return [
-    ...(typed || fits(whole) ? (['whole'] as const) : []),
-    ...(FORMS[axis].some(fits) ? (['form'] as const) : []),
-    ...(apart ? (['part'] as const) : []),
-  ]
+    return [...sharedBy(chain.axis), ...(isAlone ? (['part'] as const) : [])]
+  }
 }

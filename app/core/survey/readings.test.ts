@@ -4,7 +4,7 @@ import type { LengthReadingKind, Reading, Survey, Thing } from '~/model'
 import { runs } from '../../../tests/anyWall'
 import { reading, thing, wallOf } from '../../../tests/namedWalls'
 import { computePlan } from '../computePlan'
-import { chainsOf, closingLimit, suspectsOf } from './closure'
+import { chainsOf, closingLimit, suspectsIn } from './closure'
 import { profileAt } from './profile'
 import { readingConflicts, wallShape } from './wallShape'
 
@@ -159,7 +159,7 @@ describe('closure', () => {
           const slipped = where < 2 ? 'whole' : `w${Math.floor((where - 2) / 3)}`
           for (const chain of chains) {
             if (Math.abs(chain.difference) <= closingLimit(chain.readings, inches(1 / 8))) continue
-            const suspects = suspectsOf(chain, chains, inches(1 / 8), survey)
+            const suspects = suspectsIn(chains, inches(1 / 8), survey)(chain)
             named += 1
             // the reading that slipped is always among them; where it is alone nothing else could have
             expect(suspects.map((each) => (each === 'part' ? chain.thing.id : each))).toContain(slipped)
@@ -181,7 +181,7 @@ describe('closure', () => {
     const chains = chainsOf(survey, wallShape(survey))
     return chains.map((chain) =>
       Math.abs(chain.difference) > inches(1 / 4)
-        ? suspectsOf(chain, chains, inches(1 / 8), survey).join(' or ')
+        ? suspectsIn(chains, inches(1 / 8), survey)(chain).join(' or ')
         : 'closed',
     )
   }
