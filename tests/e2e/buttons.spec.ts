@@ -107,6 +107,11 @@ async function deadOn(page: Page, path: string): Promise<string[]> {
     const one = seen[index]
     if (!one) break
     done.add(keyOf(one))
+    // a step that has no name yet waits for what is being saved: it has its turn under its name
+    if (/^(Undo|Redo)$/.test(one.name)) {
+      await page.waitForTimeout(800)
+      continue
+    }
     if ((await pressed(page, index)) === 0) dead.push(`${path}: “${one.name}” does nothing`)
     await page.keyboard.press('Escape')
     if (page.url() !== url) await open()
