@@ -1,14 +1,10 @@
 import { useMemo } from 'react'
 import type { Finding, WayOut } from '~/core/findings/finding'
-import type { TriedFix } from '~/core/findings/tried'
+import { fixKey, type TriedFix } from '~/core/findings/tried'
 import type { Plan } from '~/core/computePlan'
 import type { Workpiece } from '~/model'
 import { searchFixes } from '~/workers/proposalsClient'
 import { useWorkerAnswer } from './useWorkerAnswer'
-
-/** A fix by what it is for, whichever obstacle or strip that is about, and what it says: figures move while a wall changes. */
-const keyOf = ({ says }: Finding, way: WayOut) =>
-  JSON.stringify([Object.values(says).filter((each) => typeof each === 'string'), way.says])
 
 /**
  * What comes of the fixes of a plan, tried in a worker; null of one that is still tried. While a wall changes, a fix that was tried
@@ -23,12 +19,12 @@ export function useTriedFixes(workpiece: Workpiece, { findings }: Plan) {
     answer?.findings.forEach((finding, i) =>
       finding.waysOut.forEach((way, k) => {
         const one = answer.tried[i]?.[k]
-        if (one) known.set(keyOf(finding, way), one)
+        if (one) known.set(fixKey(finding, way), one)
       }),
     )
     return known
   }, [answer])
-  const triedOf = (finding: Finding, way: WayOut): TriedFix | null => tried.get(keyOf(finding, way)) ?? null
+  const triedOf = (finding: Finding, way: WayOut): TriedFix | null => tried.get(fixKey(finding, way)) ?? null
   return { triedOf, searching, failed: failed && !searching }
 }
 

@@ -6,7 +6,7 @@ import { thing, wallOf } from '../../../tests/namedWalls'
 import { computePlan, type Plan } from '../computePlan'
 import { applyEdits } from '../edits/applyEdit'
 import type { Finding, WayOut } from './finding'
-import { type TriedFix, tryFixes } from './tried'
+import { fixKey, type TriedFix, tryFixes } from './tried'
 
 interface Fix {
   readonly finding: Finding
@@ -46,7 +46,13 @@ describe('a fix mends its finding', () => {
     fc.assert(
       fc.property(anyMeetingWall, (workpiece) => {
         const plan = computePlan(workpiece)
+        const byKey = new Map<string, string>()
         for (const { finding, way, tried } of fixesOf(workpiece, plan)) {
+          // what is told of one fix is told of no other
+          const key = fixKey(finding, way)
+          const edits = JSON.stringify(way.edits)
+          expect([key, byKey.get(key) ?? edits]).toEqual([key, edits])
+          byKey.set(key, edits)
           if (tried.mends === 'not' || tried.mends === 'now') continue
           offered++
           const then = computePlan(applyEdits(workpiece, way.edits))

@@ -140,6 +140,11 @@ export function tryFix(workpiece: Workpiece, plan: Plan, finding: Finding, { edi
   }
 }
 
+/** A fix by what it is for, whichever obstacle or strip that is about, and what it says: other figures move while a wall changes. */
+export function fixKey({ says }: Finding, way: WayOut): string {
+  return JSON.stringify([Object.values(says).filter((each) => typeof each === 'string'), way.says])
+}
+
 /** What comes of every fix that a plan offers: by the place of its finding in the plan, and its own in the finding. */
 export function tryFixes(workpiece: Workpiece, plan: Plan = computePlan(workpiece)): TriedFix[][] {
   return plan.findings.map((finding) => finding.waysOut.map((way) => tryFix(workpiece, plan, finding, way)))
