@@ -54,23 +54,32 @@ export function SavingTools({ saver, here }: SavingProps) {
     return () => window.removeEventListener('keydown', onKey)
   }, [saver])
   const refused = status.kind === 'failed' && status.refused
+  // a step has its name when what is being saved has come back: until then it may be another
   const steps = [
-    { way: 'undo', step: waiting || refused ? null : undo, Icon: Undo2, off: !undo && !waiting && !refused },
-    { way: 'redo', step: redo, Icon: Redo2, off: !redo },
+    {
+      way: 'undo',
+      step: waiting || refused ? null : undo,
+      Icon: Undo2,
+      why: undo || waiting || refused ? null : whyNot.nothingToUndo,
+    },
+    {
+      way: 'redo',
+      step: waiting ? null : redo,
+      Icon: Redo2,
+      why: refused ? whyNot.refused : redo ? null : whyNot.nothingToRedo,
+    },
   ] as const
   return (
     <>
-      {steps.map(({ way, step, Icon, off }) => {
+      {steps.map(({ way, step, Icon, why }) => {
         const name = stepName(way, step, here)
         return (
           <Tip key={way} text={name}>
             <Button
               $kind="quiet"
-              aria-label={
-                off ? `${name}: ${way === 'undo' ? whyNot.nothingToUndo : whyNot.nothingToRedo}` : name
-              }
+              aria-label={why === null ? name : `${name}: ${why}`}
               // in a clash a step would take back what the other window saved
-              isDisabled={off || status.kind === 'clash'}
+              isDisabled={why !== null || status.kind === 'clash'}
               onPress={() => void saver.step(way)}
             >
               <Icon size={20} aria-hidden />

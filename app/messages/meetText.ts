@@ -56,6 +56,16 @@ export function meetText(says: WallSays, w: Wording): string {
       return `${sayWithUnit(says.gap, w)} open behind the ${says.side} stile at the ${says.at}: the wall is out of plumb there. ${sideWayText(says, w)}`
     case 'thingOffWall':
       return `The ${thingCalled(w, says.thingId, says.kind)} reaches ${sayWithUnit(says.by, w)} past ${EDGES[says.side]} of the wall. Check its place and size.`
+    case 'thingUnusual': {
+      const called = thingCalled(w, says.thingId, says.kind)
+      const figure = {
+        width: `is ${sayWithUnit(says.value, w)} wide`,
+        height: `is ${sayWithUnit(says.value, w)} high`,
+        bottom: `starts ${sayWithUnit(says.value, w)} above the floor`,
+        middle: `has its middle ${sayWithUnit(says.value, w)} above the floor`,
+      }[says.part]
+      return `The ${called} ${figure}; nearly all are ${say(says.least, w)} to ${sayWithUnit(says.most, w)} (common practice, no source). Measure it again, or say that it is so.`
+    }
     case 'typedAgainstRead': {
       const read =
         says.most - says.least < 1
@@ -85,6 +95,8 @@ export function meetWayText(says: WallWaySays, w: Wording): string {
       return says.pieces === 1 ? 'Leave it out' : `Leave out ${says.pieces} pieces`
     case 'sideWay':
       return { caulk: 'Caulk it', scribe: 'Scribe the stile', rip: 'Rip the stile' }[says.way]
+    case 'digitsTurned':
+      return `It is ${sayWithUnit(says.value, w)}`
     case 'placeOnWall':
       return `Move it ${say(says.by, w)} onto the wall`
     case 'replaceReadings':
@@ -100,6 +112,7 @@ const CODES: ReadonlySet<string> = new Set<WallSays['code']>([
   'smallPieces',
   'sideGap',
   'thingOffWall',
+  'thingUnusual',
   'typedAgainstRead',
   'topsFollow',
   'holeShows',
@@ -112,6 +125,7 @@ const WAY_CODES: ReadonlySet<string> = new Set<WallWaySays['code']>([
   'leaveOutShort',
   'sideWay',
   'placeOnWall',
+  'digitsTurned',
   'replaceReadings',
   'keepReadings',
 ])

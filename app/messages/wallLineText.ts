@@ -131,6 +131,11 @@ export function widthReadName(read: WidthRead): { text: string; label: string; h
 export const measureLineText = {
   label: 'All of it in one line',
   take: 'Use this line',
+  copy: 'Copy this wall as a line',
+  copied: (line: string, unsaid: number) =>
+    unsaid === 0
+      ? `Copied: ${line}`
+      : `Copied, without ${unsaid === 1 ? 'one thing' : `${unsaid} things`} a line has no words for: ${line}`,
   noSize: 'That is a name. Write width x height.',
   full: `A wall holds ${LIMITS.things} things at most.`,
 } as const

@@ -2,6 +2,7 @@
 export const whyNot = {
   nothingToUndo: 'Nothing to undo',
   nothingToRedo: 'Nothing to redo',
+  refused: 'Nothing to redo before what can’t be saved is taken back',
   saving: 'The server is away. It saves as soon as it can.',
   reason: 'Enter a reason first.',
   name: 'Enter a name first.',

@@ -5,6 +5,7 @@ import { type Chain, chainsOf, closingLimit, suspectsIn } from '../survey/closur
 import { latestReadings } from '../survey/latestReadings'
 import { isOpening, isPlate } from '../survey/obstacles'
 import { typedAgainst } from '../survey/measured'
+import { unusualOf, withThingPart } from '../survey/unusual'
 import { readingConflicts } from '../survey/wallShape'
 import type { Block, Finding, FindingSays, WayOut } from './finding'
 
@@ -92,6 +93,30 @@ function missingFindings({ survey }: Workpiece['wall']): Finding[] {
   return [...missing, ...things]
 }
 
+/** Figures of things that are hardly ever so: asked about, since no other reading speaks against them. */
+function unusualFindings({ wall: { survey }, settings }: Workpiece): Finding[] {
+  return survey.things.flatMap((thing) =>
+    unusualOf(thing, survey, settings.units).map((found): Finding => {
+      const { part, value, turned } = found
+      const says = { code: 'thingUnusual', thingId: thing.id, kind: thing.kind, ...found } as const
+      const things = (to: Length) =>
+        survey.things.map((each) => (each === thing ? withThingPart(thing, part, to) : each))
+      return {
+        ...open(says, `unusual.${thing.id}.${part}`, 'watch', value),
+        waysOut:
+          turned === null
+            ? []
+            : [
+                {
+                  says: { code: 'digitsTurned', part, value: turned },
+                  edits: [{ type: 'patchSurvey', patch: { things: things(turned) } }],
+                },
+              ],
+      }
+    }),
+  )
+}
+
 /** A fall or a lean beyond this is a slip, not a wall. */
 const MOST_FALL = inches(12)
 /** A width or height this far from the round one is a slip. */
@@ -149,6 +174,7 @@ export function surveyFindings(workpiece: Workpiece, layout: Layout): Finding[] 
     ...conflictFindings(workpiece),
     ...readingFindings(wall, settings.closure),
     ...missingFindings(wall),
+    ...unusualFindings(workpiece),
     ...(questions > 0 ? [open({ code: 'notWalked', open: questions }, 'walk', 'note')] : []),
   ]
 }

@@ -5,8 +5,8 @@ import { anyMeetingWall, runs } from '../../../tests/anyWall'
 import { thing, wallOf } from '../../../tests/namedWalls'
 import { computePlan, type Plan } from '../computePlan'
 import { applyEdits } from '../edits/applyEdit'
-import type { Finding, WayOut } from './finding'
-import { fixKey, type TriedFix, tryFixes } from './tried'
+import type { Finding, FindingSays, WayOut } from './finding'
+import { fixKey, sizeOf, type TriedFix, tryFix, tryFixes } from './tried'
 
 interface Fix {
   readonly finding: Finding
@@ -79,7 +79,7 @@ describe('a fix mends its finding', () => {
       }),
       { numRuns: runs(40) },
     )
-    expect(offered).toBeGreaterThan(60)
+    expect(offered).toBeGreaterThan(runs(40) * 1.5)
   })
 
   const mendsOf = (workpiece: Workpiece, code: Finding['says']['code'], way: string) =>
@@ -129,5 +129,97 @@ describe('a fix mends its finding', () => {
       )
       expect(tried.causes.some(({ code }) => code === 'stripMeets')).toBe(meets)
     }
+  })
+})
+
+describe('how much there is of a finding', () => {
+  test.each<[object, number]>([
+    [{ code: 'stripMeets', by: -3 }, 3],
+    [{ code: 'archOver', by: 4 }, 4],
+    [{ code: 'rowOver', by: 4 }, 4],
+    [{ code: 'bandOffWall', by: -5 }, 5],
+    [{ code: 'leansFar', by: -6 }, 6],
+    [{ code: 'thingOffWall', by: 7 }, 7],
+    [{ code: 'holeShows', by: 8 }, 8],
+    [{ code: 'proudOfStrip', by: -9 }, 9],
+    [{ code: 'proudOf', strip: 12, trim: 10 }, 2],
+    [{ code: 'plateTooNear', asked: 10, space: 7 }, 3],
+    [{ code: 'nearHeat', asked: 10, space: 4 }, 6],
+    [{ code: 'gapOutsideLimits', least: 10, most: 20, gap: 7 }, 3],
+    [{ code: 'gapOutsideLimits', least: 10, most: 20, gap: 24 }, 4],
+    [{ code: 'gapOutsideLimits', least: 10, most: 20, gap: 15 }, 0],
+    [{ code: 'floorFalls', gap: -4 }, 4],
+    [{ code: 'ceilingFalls', gap: 5 }, 5],
+    [{ code: 'sideGap', gap: -6 }, 6],
+    [{ code: 'lineOpen', gap: 7 }, 7],
+    [{ code: 'smallPieces', pieceIds: ['a', 'b', 'c'] }, 3],
+    [{ code: 'lineSliver', pieces: 4 }, 4],
+    [{ code: 'topAboveHead', top: 12, headLine: 10 }, 2],
+    [{ code: 'pieceLongerThanBoards', length: 12, longest: 9 }, 3],
+    [{ code: 'endSliver', gap: 12, end: 9 }, 3],
+    [{ code: 'endSliver', gap: 9, end: 12 }, 1],
+    [{ code: 'boxBroken', boxes: 2 }, 2],
+    [{ code: 'readOnce', kind: 'width', times: 0 }, 1],
+  ])('%j: %d', (says, size) => expect(sizeOf(says as FindingSays)).toBe(size))
+})
+
+describe('what a fix comes to, beside what was', () => {
+  // a strip that runs onto an outlet, moved: with three strips it meets it still, with four it does not
+  const wall = wallOf(
+    { width: inches(120), things: [thing('outlet', 37, 12, 2.75, 4.5)] },
+    {
+      spacing: { school: 'equalByCount', strips: 2, ends: 'gap' },
+      height: { rule: 'typed', value: inches(40) },
+    },
+  )
+  const plan = computePlan(wall)
+  const meets = plan.findings.find(({ says }) => says.code === 'stripMeets')
+  if (meets?.says.code !== 'stripMeets') throw new Error('nothing is met')
+  const { says } = meets
+  const nudge: WayOut = {
+    says: { code: 'placeFromRight' },
+    edits: [{ type: 'patchSurvey', patch: { height: inches(94) } }],
+  }
+  const triedWith = (findings: readonly Finding[]) => tryFix(wall, { ...plan, findings }, meets, nudge)
+  const bigger = { ...meets, says: { ...says, by: says.by * 3 } as FindingSays }
+
+  test('the same again mends nothing, less of it or fewer do, and a milder one does', () => {
+    // the wall is an inch lower then, and the strip stands where it stood
+    expect(triedWith(plan.findings).mends).toBe('not')
+    expect(triedWith([...plan.findings, meets]).mends).toBe('less')
+    expect(triedWith(plan.findings.map((each) => (each === meets ? bigger : each))).mends).toBe('less')
+    expect(
+      triedWith(
+        plan.findings.map((each) => (each === meets ? { ...meets, severity: 'wrong' as const } : each)),
+      ).mends,
+    ).toBe(meets.severity === 'wrong' ? 'not' : 'less')
+    // what was not there before is not made less
+    expect(triedWith(plan.findings.filter((each) => each !== meets)).mends).toBe('not')
+  })
+
+  test('what it newly causes is told: what is wrong or to be looked at, the wrong first, and no note', () => {
+    const about = {
+      ...plan,
+      findings: plan.findings.filter(({ severity }) => severity !== 'watch' && severity !== 'wrong'),
+    }
+    const { causes } = tryFix(wall, about, { ...meets, says: { code: 'notWalked', open: 1 } }, nudge)
+    const then = computePlan(applyEdits(wall, nudge.edits)).findings
+    const told = (severity: Finding['severity']) => [
+      ...new Set(then.filter((each) => each.severity === severity).map((each) => each.says.code)),
+    ]
+    const codes = [...new Set(causes.map(({ code }) => code))]
+    expect(codes).toEqual([
+      ...told('wrong'),
+      ...told('watch').filter((code) => !told('wrong').includes(code)),
+    ])
+    expect(codes.length).toBeGreaterThan(1)
+    expect(tryFix(wall, plan, meets, nudge).causes).toEqual([])
+  })
+
+  test('a fix that changes nothing is no fix; of a choice it is the one taken', () => {
+    const idle: WayOut = { says: { code: 'placeFromRight' }, edits: [] }
+    expect(tryFix(wall, plan, meets, idle).mends).toBe('not')
+    const choice = { ...meets, says: { code: 'widthChanged' } as unknown as FindingSays }
+    expect(tryFix(wall, plan, choice, idle)).toEqual({ mends: 'now', causes: [], strips: new Map() })
   })
 })

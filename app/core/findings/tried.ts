@@ -26,7 +26,7 @@ function subjectOf({ says }: Finding): string {
 }
 
 /** How much a finding amounts to, in nanometers or pieces; 1 where it only is or is not. */
-function sizeOf(says: FindingSays): number {
+export function sizeOf(says: FindingSays): number {
   switch (says.code) {
     case 'stripMeets':
     case 'archOver':

@@ -1,5 +1,6 @@
 import type { Length } from '~/length'
 import type { SideWay, ThingKind } from '~/model'
+import type { Unusual } from '../survey/unusual'
 
 /** What the wall as measured, and what is cut for it, have to say where two of its features meet. */
 export type WallSays =
@@ -36,6 +37,8 @@ export type WallSays =
       readonly side: 'left' | 'right' | 'top' | 'bottom'
       readonly by: Length
     }
+  /** A figure of a thing that is hardly ever so: a slip that no other reading shows. */
+  | ({ readonly code: 'thingUnusual'; readonly thingId: string; readonly kind: ThingKind } & Unusual)
   /** A round figure typed beside readings that say something else. */
   | {
       readonly code: 'typedAgainstRead'
@@ -62,6 +65,7 @@ export type WallWaySays =
   | { readonly code: 'splitAround'; readonly kind: ThingKind }
   | { readonly code: 'leaveOutShort'; readonly pieces: number }
   | { readonly code: 'sideWay'; readonly side: 'left' | 'right'; readonly way: SideWay }
+  | { readonly code: 'digitsTurned'; readonly part: Unusual['part']; readonly value: Length }
   | { readonly code: 'placeOnWall'; readonly kind: ThingKind; readonly by: Length }
   | {
       readonly code: 'replaceReadings' | 'keepReadings'

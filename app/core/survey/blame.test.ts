@@ -83,5 +83,5 @@ test('law: of one slip the reading that slipped is always among those that are b
     ),
     { numRuns: runs(400) },
   )
-  expect(blamed).toBeGreaterThan(100)
+  expect(blamed).toBeGreaterThan(runs(400) / 4)
 })

@@ -271,7 +271,7 @@ export function createSaver(
         try {
           const answer = await ask(request)
           if (answer.kind === 'refused') return setState({ status: SAVED, note: answer.problems.join(' ') })
-          if (answer.kind === 'clash') return setState({ status: SAVED })
+          if (answer.kind === 'clash') return setState({ status: SAVED, note: savingText.moved })
           take(answer, request, turns + 1)
           if (answer.settingsStay) setState({ note: savingText.settingsStay })
           setState(answer.kind === 'moved' ? { note: savingText.moved } : { stepped: { way, step } })

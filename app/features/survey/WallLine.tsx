@@ -1,4 +1,5 @@
 import { useState } from 'react'
+import { wallLineOf } from '~/core/files/wallLineOf'
 import { readWallLines } from '~/core/files/wallLines'
 import { useWallEditor } from '~/editor/WallEditor'
 import { measureLineText, typedWallText, wallLineExample, wallLineProblemText } from '~/messages'
@@ -49,6 +50,17 @@ export function WallLine() {
             ? undefined
             : measureLineText.noSize
           : read.issue[0] && wallLineProblemText(read.issue[0], units)
+  const [copied, setCopied] = useState<string | null>(null)
+  const copy = async () => {
+    const { line, unsaid } = wallLineOf(identity.name, survey, units)
+    try {
+      await navigator.clipboard.writeText(line)
+      setCopied(measureLineText.copied(line, unsaid.length))
+    } catch {
+      // without a clipboard it can be copied from here
+      setCopied(line)
+    }
+  }
   const take = () => {
     setLeft(true)
     if (!typed || full) return
@@ -78,6 +90,14 @@ export function WallLine() {
         <Soft>
           <Fractions text={typedWallText(wall, identity.name, wording)} />{' '}
           <Button onPress={take}>{measureLineText.take}</Button>
+        </Soft>
+      ) : null}
+      {text === '' && survey.things.length + survey.readings.length > 0 ? (
+        <Soft role="status">
+          <Button $kind="quiet" onPress={() => void copy()}>
+            {measureLineText.copy}
+          </Button>
+          {copied === null ? null : <Fractions text={copied} />}
         </Soft>
       ) : null}
     </>
