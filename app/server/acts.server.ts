@@ -1,8 +1,8 @@
-import { and, asc, eq, inArray, notInArray, sql } from 'drizzle-orm'
+import { and, eq, inArray, notInArray } from 'drizzle-orm'
 import { z } from 'zod'
 import { wallIsCut } from '~/core/asbuilt/release'
 import { type Act, ACTS_AT_ONCE, actSchema } from '~/model'
-import { bundleOf, clockOff } from './bundles.server'
+import { bundleOf, doneAtOf, inOrderDone, whenCame } from './bundles.server'
 import type { Database } from './db/database.server'
 import { acts } from './db/schema.server'
 import { wallExists } from './walls.server'
@@ -20,14 +20,12 @@ export function recordActs(
 ): boolean {
   const parsed = BUNDLE.safeParse(posted)
   if (!parsed.success || !wallExists(db, ids)) return false
-  const createdAt = Date.now()
-  const off = clockOff(parsed.data.sentAt, createdAt)
+  const came = whenCame(parsed.data)
   const rows = parsed.data.acts.map(({ id, kind, doneAt, ...body }) => ({
     id,
     kind,
     doneAt,
-    createdAt,
-    clockOff: off,
+    ...came,
     wallId: ids.wallId,
     member,
     body: JSON.stringify(body),
@@ -38,9 +36,9 @@ export function recordActs(
 
 type Row = typeof acts.$inferSelect
 
-/** An act as it was done, by a clock that is right: a device's that was off is set by how far. */
-function asAct({ id, kind, doneAt, clockOff: off, createdAt, member, body }: Row): Act {
-  const act = ACT.parse({ id, kind, doneAt: Math.max(0, doneAt + off), ...JSON.parse(body) })
+function asAct(row: Row): Act {
+  const { id, kind, createdAt, member, body } = row
+  const act = ACT.parse({ id, kind, doneAt: doneAtOf(row), ...JSON.parse(body) })
   return { ...act, member, keptAt: createdAt }
 }
 
@@ -50,7 +48,7 @@ export function actsOf(db: Database, wallId: string): Act[] {
     .select()
     .from(acts)
     .where(eq(acts.wallId, wallId))
-    .orderBy(asc(sql`${acts.doneAt} + ${acts.clockOff}`), asc(acts.createdAt))
+    .orderBy(...inOrderDone(acts))
     .all()
     .map(asAct)
 }
@@ -77,7 +75,7 @@ export function cuttingActs(db: Database, wallIds: readonly string[]): Map<strin
     .select()
     .from(acts)
     .where(and(inArray(acts.wallId, [...wallIds]), notInArray(acts.kind, MARKS)))
-    .orderBy(asc(acts.doneAt), asc(acts.createdAt))
+    .orderBy(...inOrderDone(acts))
     .all()
   const byWall = new Map<string, Act[]>()
   for (const row of rows) byWall.set(row.wallId, [...(byWall.get(row.wallId) ?? []), asAct(row)])

@@ -4,6 +4,7 @@ import { type Proved, toolsProved } from '~/core/evenness/tools'
 import { type LearnedRate, learnRates, type Sample, samplesOf, workWithLearned } from '~/core/log/rates'
 import { workedOnJob, workedOnWall } from '~/core/log/worked'
 import type { Act, Settings, WorkAct } from '~/model'
+import { doneAtOf } from './bundles.server'
 import type { Database } from './db/database.server'
 import { members as memberRows } from './db/schema.server'
 import { acts, rooms, walls } from './db/schema.server'
@@ -37,8 +38,8 @@ function grouped<Of, Key>(all: readonly Of[], keyOf: (each: Of) => Key): Map<Key
 function asKept<Of>(
   row: Pick<typeof acts.$inferSelect, 'id' | 'kind' | 'doneAt' | 'clockOff' | 'member' | 'body'>,
 ): Of {
-  const { id, kind, doneAt, clockOff, member, body } = row
-  const own = { id, kind, doneAt: doneAt + clockOff, member }
+  const { id, kind, member, body } = row
+  const own = { id, kind, doneAt: doneAtOf(row), member }
   // of a tick only when it was made counts
   return (TICKS.includes(kind) ? own : Object.assign(JSON.parse(body) as object, own)) as Of
 }

@@ -1,9 +1,9 @@
-import { asc, eq, sql } from 'drizzle-orm'
+import { eq } from 'drizzle-orm'
 import { z } from 'zod'
 import { cautionsOfKind } from '~/core/sequence/kindRules'
 import { unseen, workState } from '~/core/sequence/workState'
 import { type WorkAct, workActSchema } from '~/model'
-import { bundleOf, clockOff } from './bundles.server'
+import { bundleOf, doneAtOf, inOrderDone, whenCame } from './bundles.server'
 import type { Database } from './db/database.server'
 import { workActs } from './db/workSchema.server'
 import { historyOf } from './history.server'
@@ -17,8 +17,9 @@ const BUNDLE = bundleOf(ACTS)
 
 type Row = typeof workActs.$inferSelect
 
-function asAct({ id, kind, doneAt, clockOff: off, createdAt, member, body }: Row): WorkAct {
-  const act = ACT.parse({ id, kind, doneAt: Math.max(0, doneAt + off), ...JSON.parse(body) })
+function asAct(row: Row): WorkAct {
+  const { id, kind, createdAt, member, body } = row
+  const act = ACT.parse({ id, kind, doneAt: doneAtOf(row), ...JSON.parse(body) })
   return { ...act, member, keptAt: createdAt }
 }
 
@@ -28,7 +29,7 @@ export function workActsOf(db: Database, jobId: string): WorkAct[] {
     .select()
     .from(workActs)
     .where(eq(workActs.jobId, jobId))
-    .orderBy(asc(sql`${workActs.doneAt} + ${workActs.clockOff}`), asc(workActs.createdAt))
+    .orderBy(...inOrderDone(workActs))
     .all()
     .map(asAct)
 }
@@ -45,21 +46,19 @@ export function recordWork(
 ): boolean {
   const parsed = BUNDLE.safeParse(posted)
   if (!parsed.success || !jobExists(db, jobId)) return false
-  const { acts: posting, sentAt } = parsed.data
+  const { acts: posting } = parsed.data
   const ticked = posting.flatMap((act) => (act.kind === 'taskDone' ? [act.task] : []))
   if (ticked.length > 0) {
     const coming = posting.map((act) => ({ ...act, member }))
     const state = workState([...workActsOf(db, jobId), ...coming])
     if (ticked.some((task) => unseen(state, cautionsOfKind(task), member).length > 0)) return false
   }
-  const createdAt = Date.now()
-  const off = clockOff(sentAt, createdAt)
+  const came = whenCame(parsed.data)
   const rows = posting.map(({ id, kind, doneAt, ...body }) => ({
     id,
     kind,
     doneAt,
-    createdAt,
-    clockOff: off,
+    ...came,
     jobId,
     member,
     body: JSON.stringify(body),

@@ -14,7 +14,7 @@ import {
   type YardAct,
   yardActSchema,
 } from '~/model'
-import { bundleOf } from './bundles.server'
+import { bundleOf, doneAtOf, inOrderDone, whenCame } from './bundles.server'
 import { type Database, inTransaction } from './db/database.server'
 import { priceLists, stockLengths, stockMaterials, suppliers, yardActs } from './db/schema.server'
 import { newId } from './ids.server'
@@ -185,11 +185,13 @@ export function yardActsOf(db: Database): YardAct[] {
   return db
     .select()
     .from(yardActs)
-    .orderBy(asc(yardActs.doneAt), asc(yardActs.createdAt))
+    .orderBy(...inOrderDone(yardActs))
     .all()
-    .map(({ id, kind, doneAt, jobId, body }) =>
-      ACT.parse({ id, kind, doneAt, ...(jobId === null ? {} : { job: jobId }), ...JSON.parse(body) }),
-    )
+    .map((row) => {
+      const { id, kind, jobId, body } = row
+      const job = jobId === null ? {} : { job: jobId }
+      return ACT.parse({ id, kind, doneAt: doneAtOf(row), ...job, ...JSON.parse(body) })
+    })
 }
 
 /** Keeps what happened to boards; what it has already is left as it is. False where it can't be read, or of no job there is. */
@@ -198,12 +200,12 @@ export function recordYard(db: Database, posted: unknown, member: string | null 
   if (!parsed.success) return false
   const jobs = new Set(parsed.data.acts.flatMap((act) => ('job' in act && act.job !== null ? [act.job] : [])))
   if (![...jobs].every((job) => jobExists(db, job))) return false
-  const createdAt = Date.now()
+  const came = whenCame(parsed.data)
   const rows = parsed.data.acts.map(({ id, kind, doneAt, ...rest }) => {
     const { job, ...body } = { job: null, ...rest }
     // a rack's row names its job in its body too: one that is of no job says so
     const whole = kind === 'racked' ? { ...body, job } : body
-    return { id, kind, doneAt, createdAt, member, jobId: job, body: JSON.stringify(whole) }
+    return { id, kind, doneAt, ...came, member, jobId: job, body: JSON.stringify(whole) }
   })
   db.insert(yardActs).values(rows).onConflictDoNothing().run()
   return true

@@ -219,6 +219,8 @@ export const yardActs = sqliteTable(
     member: text('member').references(() => members.id),
     doneAt: integer('done_at').notNull(),
     createdAt: integer('created_at').notNull(),
+    /** How far behind the server's clock the client's was as it sent it, in milliseconds. */
+    clockOff: integer('clock_off').notNull().default(0),
   },
   (table) => [index('yard_acts_by_job').on(table.jobId)],
 )

@@ -1,0 +1,1 @@
+ALTER TABLE `yard_acts` ADD `clock_off` integer DEFAULT 0 NOT NULL;
