@@ -226,7 +226,9 @@ async function run(name) {
 async function askTheLaws(sandbox, left, laws, part) {
   let child = tester(sandbox, laws, undefined, part)
   const learned = await ask(child, { type: 'learn' }, 600_000)
-  const covered = new Set(learned.covered ?? [])
+  // laws that fail without any change can notice nothing
+  if (!learned.covered) throw new Error(`the laws fail without any change: ${learned.problem}`)
+  const covered = new Set(learned.covered)
   const until = Date.now() + LAWS_FOR
   for (const each of left) {
     each.why = plainReason(each)

@@ -167,6 +167,11 @@ describe('walls typed one a line', () => {
       { kind: 'stair', left: inches(20), width: inches(60), height: inches(45), slope: 'risesLeft' },
       { kind: 'outlet' },
     ])
+    // another stair takes its place, what else stands there stays
+    expect(
+      one('150 x 96, outlet at 130, stair steps 8 x 10 from 0 to 40, stair steps 7 x 10 from 0 to 60').survey
+        .things,
+    ).toMatchObject([{ kind: 'outlet' }, { kind: 'stair', width: inches(60), height: inches(42) }])
     expect(one('100 x 96, stair step 8 x 10').survey.things[0]).toMatchObject({
       width: inches(100),
       height: inches(80),
@@ -308,7 +313,7 @@ describe('walls typed one a line', () => {
         ...(notch ? [{ ...notch, slope: 'risesLeft' as const }] : []),
         ...(outlet ? [outlet, { ...outlet, id: 'old', fate: 'remove' as const }] : []),
       ],
-      readings: [reading('plumbLeft', 96, -1 / 4)],
+      readings: [reading('plumbLeft', 96, -1 / 4), reading('width', 150, 149), reading('floorFall', 80, 1)],
     }
     const { line, unsaid } = wallLineOf('Odd wall', odd, 'inches')
     expect(line).toBe('Odd wall: 150 x 96, outlet 2 3/4 x 4 1/2 at 40 up 13 3/4')

@@ -41,6 +41,8 @@ describe('a figure that is hardly ever so', () => {
     expect([count(outlet), count(outlet, screen), count(sill, screen)]).toEqual([1, 0, 1])
     const wide = thing('outlet', 20, 14, 30, 4.5)
     expect([count(wide), count({ ...wide, fromRight: inches(9) }), count(wide, screen)]).toEqual([1, 0, 1])
+    const dial = thing('thermostat', 20, 80, 4, 4)
+    expect(count(dial, screen)).toBe(1)
   })
 
   test('both ends of what is usual are usual', () => {
@@ -55,6 +57,7 @@ describe('a figure that is hardly ever so', () => {
     expect(digitsTurned(millimeters(1905.5), 'mm')).toEqual([9105.5, 1095.5, 1950.5].map(millimeters))
     expect(digitsTurned(inches(66), 'inches')).toEqual([])
     expect(digitsTurned(inches(7), 'inches')).toEqual([])
+    expect(digitsTurned(-inches(63), 'inches')).toEqual([])
   })
 
   // 200 windows; before, nothing was said of any of them

@@ -37,11 +37,12 @@ export function withThingPart(thing: Thing, part: ThingPart, value: Length): Thi
 
 /** The figures that a length is with two neighboring digits of its whole part the other way round, in these units. */
 export function digitsTurned(value: number, units: Units): Length[] {
+  if (value < 0) return []
   const unit = units === 'mm' ? NM_PER_MM : NM_PER_INCH
   const whole = Math.floor(value / unit + 1e-9)
   const digits = String(whole)
   return Array.from({ length: digits.length - 1 }, (_, i) => {
-    const turned = digits.slice(0, i) + (digits[i + 1] ?? '') + (digits[i] ?? '') + digits.slice(i + 2)
+    const turned = digits.slice(0, i) + digits.charAt(i + 1) + digits.charAt(i) + digits.slice(i + 2)
     return nanometers(Math.round(value + (Number(turned) - whole) * unit))
   }).filter((each) => each !== value)
 }

@@ -5,6 +5,7 @@ import { computePlan } from '../computePlan'
 import { toRelease } from '../cutting/toRelease'
 import { freezeList } from '../asbuilt/freeze'
 import { cutElsewhere } from './cutElsewhere'
+import { sourceOf } from './jobRequests'
 import { leftOfWall, lessTaken, openedAtWalls, openOfJob, type WallLeft } from './wallLeft'
 
 const settings = startingSettings('inches', '1/16')
@@ -187,4 +188,13 @@ test('what is left of a wall is named as in its job, without trim that goes back
   // a wall said to be cut has all of its pieces cut
   const all = leftOfWall({ id: 'w1', name: 'North', workpiece, acts: [release, { ...stamp(), kind: 'cut' }] })
   expect([all.pieces, all.cut.length]).toEqual([[], pieces.length])
+})
+
+test('the id of an offer says where its board comes from, whatever the wall is called', () => {
+  expect(sourceOf('open:a/b/3')).toEqual({ from: 'open', wall: 'a/b', number: 3 })
+  expect(sourceOf('over:w1/B2')).toEqual({ from: 'over', wall: 'w1', piece: 'B2' })
+  expect(sourceOf('rack:r1')).toEqual({ from: 'rack', offcut: 'r1' })
+  expect(sourceOf(`bought:${inches(96)}`)).toEqual({ from: 'bought', length: inches(96) })
+  expect(sourceOf(`hand:${inches(96)}`)).toEqual({ from: 'hand', length: inches(96) })
+  expect(sourceOf('buy:offer:1')).toEqual({ from: 'buy', offer: 'offer:1' })
 })
