@@ -2,7 +2,7 @@
 import { existsSync } from 'node:fs'
 import { join } from 'node:path'
 import { databaseText } from '~/messages'
-import { backUp, backupFolder } from '~/server/db/backups.server'
+import { backUp, backupFolder, keepNewest } from '~/server/db/backups.server'
 import { troubleOf } from '~/server/db/trouble.server'
 
 const file = process.env.DB_FILE ?? 'data/regla.db'
@@ -13,6 +13,7 @@ if (!existsSync(file)) {
 const moment = new Date().toISOString().replaceAll(/[:.]/g, '-')
 try {
   const to = await backUp(file, process.argv[2] ?? join(backupFolder(file), `copy-${moment}.db`))
+  if (process.argv[2] === undefined) keepNewest(file)
   console.log(`Copied to ${to}, and looked at: it is whole.`)
 } catch (error) {
   const trouble = troubleOf(error, file)

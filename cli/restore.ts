@@ -1,8 +1,8 @@
 // npm run restore [COPY]: puts a copy in the database's place; without one, says which copies there are.
-import { existsSync, readdirSync, statSync } from 'node:fs'
-import { join } from 'node:path'
-import { databaseText } from '~/messages'
-import { backupFolder, restoreFrom } from '~/server/db/backups.server'
+import { existsSync } from 'node:fs'
+import { copyText, COPIES_TEXT, databaseText } from '~/messages'
+import { backupFolder, copiesOf } from '~/server/db/backups.server'
+import { restoreFrom } from '~/server/db/restore.server'
 import { troubleOf } from '~/server/db/trouble.server'
 
 const file = process.env.DB_FILE ?? 'data/regla.db'
@@ -10,13 +10,13 @@ const [copy] = process.argv.slice(2)
 const folder = backupFolder(file)
 
 function list(): void {
-  const copies = existsSync(folder) ? readdirSync(folder).filter((name) => name.endsWith('.db')) : []
+  const copies = copiesOf(file)
   if (copies.length === 0) return console.log(`There are no copies in ${folder} yet.`)
-  console.log(`Copies in ${folder}, oldest first:`)
-  for (const name of copies.sort((a, b) => time(a) - time(b)))
-    console.log(`  ${new Date(time(name)).toISOString()}  npm run restore -- ${join(folder, name)}`)
+  console.log(`Copies in ${folder}, by their newest change, and what each holds:`)
+  for (const { path, holds } of copies)
+    console.log(holds ? `  ${copyText(holds)}  npm run restore -- ${path}` : `  can’t be read: ${path}`)
+  console.log(COPIES_TEXT)
 }
-const time = (name: string) => statSync(join(folder, name)).mtimeMs
 
 if (copy === undefined) list()
 else if (!existsSync(copy)) {

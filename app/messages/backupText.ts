@@ -1,8 +1,9 @@
+import { COPIES_TEXT } from './databaseText'
+
 /** Everything in one file, out and in. */
 export const backupText = {
   out: 'Save everything in one file',
-  outHow:
-    'All jobs, walls, photographs, stock, logs and the crew, as of this moment. Keep it as you keep the machine: who has it has everything.',
+  outHow: `All jobs, walls, photographs, stock, logs and the crew, as of this moment. Keep it as you keep the machine: who has it has everything. ${COPIES_TEXT}`,
   in: 'Take everything in from a file',
   inHow: 'Of a Regla that had its jobs before: everything is here then as it was there.',
   taking: 'Taking it in…',

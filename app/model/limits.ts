@@ -102,3 +102,6 @@ export type Counted =
   | 'pins'
   | 'deliveries'
   | 'daysOff'
+
+/** How many copies of the database are kept of each kind, the newest: one a day, before an update, before something is put back, made by hand. */
+export const COPIES_KEPT = { daily: 14, update: 5, restore: 5, hand: 20 } as const

@@ -4,18 +4,17 @@ import { backupText } from '~/messages'
 import { formOf } from '~/server/forms.server'
 import { takeBackupIn, wholeBackup } from '~/server/wholeBackup.server'
 
-/** Everything in one file. */
-export async function loader() {
-  const { body, size } = await wholeBackup()
+/** Everything in one file; whoever asks for the head alone has no copy made. */
+export async function loader({ request }: Route.LoaderArgs) {
   const day = new Date().toISOString().slice(0, 10)
-  return new Response(body, {
-    headers: {
-      'content-type': 'application/vnd.sqlite3',
-      'content-length': String(size),
-      'content-disposition': `attachment; filename="regla-everything-${day}.db"`,
-      'cache-control': 'no-store',
-    },
-  })
+  const headers = {
+    'content-type': 'application/vnd.sqlite3',
+    'content-disposition': `attachment; filename="regla-everything-${day}.db"`,
+    'cache-control': 'no-store',
+  }
+  if (request.method === 'HEAD') return new Response(null, { headers })
+  const { body, size } = await wholeBackup(request.signal)
+  return new Response(body, { headers: { ...headers, 'content-length': String(size) } })
 }
 
 /** POST: everything in one file comes in, where there is nothing yet. */

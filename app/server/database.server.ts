@@ -1,8 +1,8 @@
-import { mkdirSync } from 'node:fs'
+import { existsSync, mkdirSync, rmSync } from 'node:fs'
 import { dirname } from 'node:path'
 import { data } from 'react-router'
 import { databaseText } from '~/messages'
-import { backUpDaily, copyBeforeUpdate } from './db/backups.server'
+import { backUpDaily, backupFolder, copyBeforeUpdate, leftOf } from './db/backups.server'
 import { type Claim, claimDatabase } from './db/claim.server'
 import {
   checkpoint,
@@ -13,7 +13,8 @@ import {
   wantsUpdate,
 } from './db/database.server'
 import { thinRevisions } from './db/thinning.server'
-import { troubleOf } from './db/trouble.server'
+import { sweepHalves } from './db/halves.server'
+import { DatabaseError, troubleOf } from './db/trouble.server'
 
 const CHECKPOINT_EVERY = 5 * 60_000
 const CARE_EVERY = 60 * 60_000
@@ -55,14 +56,27 @@ function every(ms: number, work: () => void): NodeJS.Timeout {
   return timer
 }
 
+/** Opens a database and brings it to the newest schema, a copy put aside before; where that fails it is as it was, and needs no copy. */
+function brought(file: string): Database {
+  const copy = wantsUpdate(file) ? copyBeforeUpdate(file, new Date().toISOString()) : null
+  try {
+    return openDatabase(file)
+  } catch (error) {
+    if (copy !== null) rmSync(copy, { force: true })
+    throw error
+  }
+}
+
 function open(): Database {
   if (kept.reglaDatabase) return kept.reglaDatabase.db
   const file = databaseFile()
   mkdirSync(dirname(file), { recursive: true })
   const claim = claimDatabase(file)
   try {
-    if (wantsUpdate(file)) copyBeforeUpdate(file, new Date().toISOString())
-    const db = openDatabase(file)
+    for (const folder of [dirname(file), backupFolder(file)]) sweepHalves(folder)
+    const left = existsSync(file) ? [] : leftOf(file)
+    if (left.length > 0) throw new DatabaseError({ code: 'gone', file, copies: left })
+    const db = brought(file)
     const timers = [
       every(CHECKPOINT_EVERY, () => beside('writing into the main file', () => checkpoint(db))),
       every(CARE_EVERY, () => beside('the day’s copy', () => care(db))),

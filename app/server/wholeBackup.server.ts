@@ -1,11 +1,11 @@
-import { createReadStream, rmSync, writeFileSync } from 'node:fs'
-import { stat } from 'node:fs/promises'
+import { closeSync, createReadStream, fstatSync, openSync, rmSync, writeFileSync } from 'node:fs'
 import { Readable } from 'node:stream'
 import SqliteDatabase from 'better-sqlite3'
 import type { BackupProblem } from '~/messages'
 import { closeDatabase, databaseFile, onDatabase } from './database.server'
-import { backUp, restoreFrom } from './db/backups.server'
+import { backUp } from './db/backups.server'
 import { checkpoint, type Database, openDatabase, sqliteOf } from './db/database.server'
+import { restoreFrom } from './db/restore.server'
 import { jobs } from './db/schema.server'
 import { DatabaseError, troubleOf } from './db/trouble.server'
 
@@ -16,15 +16,35 @@ export function isEmptyHouse(db: Database): boolean {
 
 let backups = 0
 
-/** Everything as one file, as of one moment; what it is read from is gone when it has been sent, or was given up. */
-export async function wholeBackup(): Promise<{ readonly body: ReadableStream; readonly size: number }> {
+/**
+ * Everything as one file, as of one moment. The file has no name any more as soon as it is open, so that nothing of it is left however this
+ * ends; where the system keeps the name of an open file it goes when it was sent or given up. `signal` ends with whoever asked.
+ */
+export async function wholeBackup(
+  signal?: AbortSignal,
+): Promise<{ readonly body: ReadableStream; readonly size: number }> {
   const file = databaseFile()
   // opened first, so that there is something to copy, brought to the newest schema
   onDatabase(() => undefined)
   const to = await backUp(file, `${file}.sending-${process.pid}-${(backups += 1)}`)
-  const { size } = await stat(to)
-  const stream = createReadStream(to)
-  stream.on('close', () => rmSync(to, { force: true }))
+  const handle = openSync(to, 'r')
+  const drop = () => {
+    try {
+      rmSync(to, { force: true })
+    } catch {
+      // it goes as it is closed
+    }
+  }
+  drop()
+  if (signal?.aborted) {
+    closeSync(handle)
+    drop()
+    throw new Response(null, { status: 499 })
+  }
+  const { size } = fstatSync(handle)
+  const stream = createReadStream(to, { fd: handle })
+  stream.on('close', drop)
+  signal?.addEventListener('abort', () => stream.destroy(), { once: true })
   return { body: Readable.toWeb(stream) as ReadableStream, size }
 }
 
@@ -54,7 +74,7 @@ function ready(file: string): void {
 export function takeBackupIn(bytes: Uint8Array, moment: string): BackupProblem | 'notEmpty' | null {
   if (!onDatabase(isEmptyHouse)) return 'notEmpty'
   const file = databaseFile()
-  const coming = `${file}.coming`
+  const coming = `${file}.coming-${process.pid}`
   try {
     writeFileSync(coming, bytes)
     ready(coming)

@@ -5,6 +5,7 @@ import SqliteDatabase from 'better-sqlite3'
 import { readJobFile } from '~/core/files/readJobFile'
 import { closeDatabase, onDatabase } from './database.server'
 import { exportJob, importJob, listJobs } from './jobs.server'
+import { loader } from '~/routes/backup'
 import { isEmptyHouse, takeBackupIn, wholeBackup } from './wholeBackup.server'
 
 const read = readJobFile(readFileSync('examples/metric-study.regla.json', 'utf8'))
@@ -68,4 +69,30 @@ test('what is damaged, or none of Regla’s, is refused, and the machine goes on
   expect(onDatabase(isEmptyHouse)).toBe(true)
   expect(readdirSync(folder).filter((name) => name.includes('coming'))).toEqual([])
   writeFileSync(strange, '')
+})
+
+test('whoever asks for the head alone, breaks off, or never reads leaves no copy behind', async () => {
+  const folder = machine()
+  onDatabase((db) => importJob(db, example))
+  const left = () => readdirSync(folder).filter((name) => /sending|half/.test(name))
+  const url = 'http://127.0.0.1/backup'
+  const asked = (init: RequestInit) =>
+    loader({ request: new Request(url, init) } as unknown as Parameters<typeof loader>[0])
+  const head = await asked({ method: 'HEAD' })
+  expect([head.status, head.headers.get('content-type'), left()]).toEqual([200, 'application/vnd.sqlite3', []])
+  // never read
+  await wholeBackup()
+  expect(left()).toEqual([])
+  // broken off in the middle
+  const giving = new AbortController()
+  const { body } = await wholeBackup(giving.signal)
+  const reader = body.getReader()
+  await reader.read()
+  giving.abort()
+  await expect(reader.closed).rejects.toBeDefined()
+  // given up before it was made
+  const gone = new AbortController()
+  gone.abort()
+  await expect(wholeBackup(gone.signal)).rejects.toMatchObject({ status: 499 })
+  expect(left()).toEqual([])
 })

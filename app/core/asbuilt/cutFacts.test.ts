@@ -126,6 +126,10 @@ test('an open board that the job’s boards used up, or of which they cut a piec
   expect(numbers({})).toEqual([1, 2])
   expect(numbers({ closed: [{ material, number: 2 }] })).toEqual([1])
   expect(numbers({ closed: [{ material: 'other', number: 2 }] })).toEqual([1, 2])
+  const both = cutFacts([lists.one, cut(first, { number: 1 }), cut(third, { number: 1 })]).open
+  const gone = { ...NOTHING_ELSEWHERE, pieces: [{ id: first.pieceId, material, length: first.cutLength }] }
+  expect(openNow(both, gone)).toEqual([])
+  expect(cutFacts([lists.one, cut(first, { number: 1 })]).used).toEqual([])
   expect(numbers({ pieces: [{ id: first.pieceId, material, length: first.cutLength }] })).toEqual([2])
 })
 

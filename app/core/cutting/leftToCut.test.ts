@@ -289,6 +289,30 @@ describe('what is left to cut, and from what', () => {
     })
   })
 
+  test('a piece cut too long for its place is cut from itself, one of another place is not', () => {
+    const wall = battens()
+    const list = released(wall, [])
+    if (list.kind !== 'released') throw new Error('no list')
+    const [piece, other] = list.pieces.filter(({ role }) => role === 'batten')
+    if (!piece || !other) throw new Error('no battens')
+    const cut: Act = { ...stamp(), kind: 'pieceCut', release: list.id, piece: piece.name }
+    // an inch lower: no batten fits as it was
+    const lower = applyEdits(wall, [
+      { type: 'patchDesign', patch: { height: { rule: 'typed', value: inches(35) } } },
+    ])
+    const left = leftToCut(toRelease(computePlan(lower), lower), lower, cutFacts([list, cut]))
+    expect(left.fromThemselves.map(({ id, of }) => [id, of])).toEqual([[piece.pieceId, piece.name]])
+    expect(left.pieces.some(({ id }) => id === piece.pieceId)).toBe(false)
+    expect(left.pieces.some(({ id }) => id === other.pieceId)).toBe(true)
+    // a row whose piece is gone from the layout serves nobody's place
+    const higher = applyEdits(wall, [
+      { type: 'patchDesign', patch: { height: { rule: 'typed', value: inches(37) } } },
+    ])
+    const longer = leftToCut(toRelease(computePlan(higher), higher), higher, cutFacts([list, cut]))
+    expect(longer.fromThemselves).toEqual([])
+    expect(longer.over.map(({ name }) => name)).toEqual([piece.name])
+  })
+
   test('a request is of one material; one that is all cut asks for no piece; trim that goes back asks for nothing', () => {
     const wall = battens()
     const [one, two] = ['p', 'q'].map((material) => ({

@@ -221,6 +221,29 @@ describe('what a fix comes to, beside what was', () => {
     expect(tryFix(wall, bare, meets, nudge).strips.size).toBeGreaterThan(0)
   })
 
+  test('fewer of it, a milder one, and none count each by itself', () => {
+    const once = plan.findings.find(({ says }) => says.code === 'readOnce')
+    if (!once) throw new Error('all was read')
+    const tried = (findings: readonly Finding[], finding = once) =>
+      tryFix(wall, { ...plan, findings }, finding, nudge).mends
+    expect(tried(plan.findings)).toBe('not')
+    expect(tried([...plan.findings, once])).toBe('less')
+    // all is well said of it is no more of it
+    expect(tried([...plan.findings, { ...once, severity: 'good' }])).toBe('not')
+    const severe = (severity: Finding['severity']) =>
+      plan.findings.map((each) => (each.says.code === 'readOnce' ? { ...each, severity } : each))
+    expect([tried(severe('wrong')), tried(severe('note'))]).toEqual(['less', 'not'])
+    const gone = { ...once, says: { code: 'footWithoutBaseboard' } as FindingSays }
+    expect(tried([...plan.findings, gone], gone)).toBe('gone')
+  })
+
+  test('a fix is known by what it says and what it is for, whatever the figures', () => {
+    const of = (by: number, thingId: string) =>
+      fixKey({ ...meets, says: { ...says, by, thingId } as FindingSays }, nudge)
+    expect(of(1, 'a')).toBe(of(2, 'a'))
+    expect(of(1, 'a')).not.toBe(of(1, 'b'))
+  })
+
   test('a fix that changes nothing is no fix; of a choice it is the one taken', () => {
     const idle: WayOut = { says: { code: 'placeFromRight' }, edits: [] }
     expect(tryFix(wall, plan, meets, idle).mends).toBe('not')

@@ -147,6 +147,32 @@ describe('runs longer than the boards', () => {
   })
 })
 
+describe('joints in a run that is cut long', () => {
+  const reach = { first: inches(110), middle: inches(110), last: inches(110) }
+  const placed = (run: number, by: number, around = NOTHING_AROUND) =>
+    placeJoints(0, inches(run), reach, around, inches(by)).map(toInches)
+  test('go as far along as each board goes with what it is cut long by', () => {
+    expect(placed(300, 0)).toEqual([110, 220])
+    expect(placed(300, 1 / 2)).toEqual([109.5, 219])
+    expect(placed(400, 1)).toEqual([109, 218, 327])
+    // where the last board can't be cut long otherwise, the joints stand exactly so
+    expect(placed(327, 1)).toEqual([109, 218])
+    expect(placed(218, 1)).toEqual([109])
+  })
+  test('of boards that can’t all be cut long as few as can be are not', () => {
+    const tight = (joints: readonly number[], run: number) =>
+      [...joints, run].filter((to, i) => to - (joints[i - 1] ?? 0) > 109 + 1e-6).length
+    expect(tight(placed(328, 1), 328)).toBe(1)
+    expect(tight(placed(330, 1), 330)).toBe(3)
+  })
+  test('the last part keeps it too where a stud would take it', () => {
+    const studs = { ...NOTHING_AROUND, studs: [inches(90)] }
+    // off the stud's middle, still on the stud
+    expect(placed(199.5, 1, studs)).toEqual([90.5])
+    expect(placed(199.5, 0, studs)).toEqual([90])
+  })
+})
+
 /** By a nanometer, which roundings may take. */
 function loosened(reach: { first: number; middle: number; last: number }) {
   return { first: reach.first + 2, middle: reach.middle + 2, last: reach.last + 2 }

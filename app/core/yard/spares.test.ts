@@ -1,5 +1,5 @@
 import { inches } from '~/length'
-import { startingSettings } from '~/model'
+import { type Settings, startingSettings } from '~/model'
 import { firstBoards } from '../stock'
 import { priceOf } from './alternatives'
 import { jobRequests, NOTHING_IN_HAND } from './jobRequests'
@@ -44,4 +44,23 @@ test('a percent of the pieces to spare, a begun piece whole; what each choice co
     cost: plan?.ok ? plan.value.known.sum : -1,
   })
   expect(ten.boards).toBeGreaterThan(none.boards ?? 0)
+})
+
+test('what has no price costs nothing that could be told, and what no board holds has no plan', async () => {
+  const piece = (length: number) => [
+    { id: 'w/p', wall: 'w', label: 'A', material: PINE, length: inches(length) },
+  ]
+  const price = (length: number, own: Settings = settings) =>
+    priceOf(
+      jobRequests(piece(length), own, { wish: USUAL_WISH, inHand: NOTHING_IN_HAND, out: [] }),
+      () => Promise.resolve({ status: 'unsettled' as const }),
+      () => true,
+    )
+  expect(await price(40)).toEqual({ boards: 1, cost: 640 })
+  expect(await price(400)).toEqual({ boards: null, cost: null })
+  const unpriced = {
+    ...settings,
+    shop: { ...settings.shop, offers: offers.map((each) => ({ ...each, price: null })) },
+  }
+  expect(await price(40, unpriced)).toEqual({ boards: 1, cost: null })
 })

@@ -1,15 +1,15 @@
-import { existsSync, mkdirSync, readFileSync, statSync } from 'node:fs'
+import { existsSync, mkdirSync, statSync } from 'node:fs'
 import { dirname } from 'node:path'
 import SqliteDatabase from 'better-sqlite3'
 import { type BetterSQLite3Database, drizzle } from 'drizzle-orm/better-sqlite3'
 import { migrate } from 'drizzle-orm/better-sqlite3/migrator'
 import * as agreeing from './agreeSchema.server'
+import { eraOf, mendEra, MIGRATIONS } from './eras.server'
 import * as main from './schema.server'
 import * as working from './workSchema.server'
 import { DatabaseError, troubleOf } from './trouble.server'
 
 const schema = { ...main, ...agreeing, ...working }
-const MIGRATIONS = 'app/server/db/migrations'
 
 /** The open database, or a transaction on it. */
 export type Database = BetterSQLite3Database<typeof schema>
@@ -19,40 +19,26 @@ export function sqliteOf(db: Database): SqliteDatabase.Database {
   return (db as unknown as { $client: SqliteDatabase.Database }).$client
 }
 
-/** When the newest migration this program knows was made. */
-function newestKnown(): number {
-  const journal = JSON.parse(readFileSync(`${MIGRATIONS}/meta/_journal.json`, 'utf8')) as {
-    entries: { when: number }[]
-  }
-  return Math.max(...journal.entries.map(({ when }) => when))
-}
-
-/** When the newest migration a database has gone through was made; 0 where it has gone through none. */
-function newestIn(sqlite: SqliteDatabase.Database): number {
-  const kept = sqlite.prepare("select name from sqlite_master where name = '__drizzle_migrations'").get()
-  if (!kept) return 0
-  return (sqlite.prepare('select max(created_at) made from __drizzle_migrations').get() as { made: number })
-    .made
-}
-
 /** Whether opening a file will bring it to a newer schema, after which an older Regla can't read it any more. */
 export function wantsUpdate(file: string): boolean {
   if (!existsSync(file) || statSync(file).size === 0) return false
   const sqlite = new SqliteDatabase(file, { readonly: true })
   try {
-    const made = newestIn(sqlite)
-    return made > 0 && made < newestKnown()
+    return eraOf(sqlite) === 'older'
   } finally {
     sqlite.close()
   }
 }
 
-/** Looks at a database file without writing to it: throws where it is newer than this program, or damaged. */
+/** Looks at a database file without writing to it: throws where this program can't go on with it, or it is damaged. An empty one is a new one. */
 export function lookAtDatabase(file: string): void {
   if (!existsSync(file) || statSync(file).size === 0) return
   const sqlite = new SqliteDatabase(file, { readonly: true })
   try {
-    if (newestIn(sqlite) > newestKnown()) throw new DatabaseError({ code: 'newer', file })
+    const era = eraOf(sqlite)
+    if (era === 'newer') throw new DatabaseError({ code: 'newer', file })
+    if (era === 'unknown') throw new DatabaseError({ code: 'otherSchema', file })
+    if (era === 'foreign') throw new DatabaseError({ code: 'notADatabase', file })
     const found = sqlite.pragma('quick_check(1)', { simple: true }) as string
     if (found !== 'ok') throw new DatabaseError({ code: 'damaged', file, detail: found })
   } finally {
@@ -78,6 +64,7 @@ export function openDatabase(file: string): Database {
     const database = drizzle(sqlite, { schema })
     // tables are rebuilt while nothing watches over their references; they are looked at right after
     sqlite.pragma('foreign_keys = OFF')
+    mendEra(sqlite)
     migrate(database, { migrationsFolder: MIGRATIONS })
     const broken = sqlite.pragma('foreign_key_check') as unknown[]
     if (broken.length > 0)

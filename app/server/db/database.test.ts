@@ -11,9 +11,10 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import SqliteDatabase from 'better-sqlite3'
 import { createJob, listJobs } from '../jobs.server'
-import { backUp, backUpDaily, backupFolder, copyBeforeUpdate, restoreFrom } from './backups.server'
+import { backUp, backUpDaily, backupFolder, copyBeforeUpdate } from './backups.server'
 import { claimDatabase } from './claim.server'
 import { checkpoint, openDatabase, sqliteOf, wantsUpdate } from './database.server'
+import { restoreFrom } from './restore.server'
 import { DatabaseError, troubleOf } from './trouble.server'
 
 const newFile = () => join(mkdtempSync(join(tmpdir(), 'regla-')), 'regla.db')

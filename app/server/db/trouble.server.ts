@@ -4,6 +4,12 @@ import SqliteDatabase from 'better-sqlite3'
 export type DatabaseTrouble =
   | { readonly code: 'taken'; readonly file: string; readonly by: string }
   | { readonly code: 'newer'; readonly file: string }
+  /** It went through migrations that no Regla that landed ever had. */
+  | { readonly code: 'otherSchema'; readonly file: string }
+  /** It is not there, and copies of it are: nothing is begun beside them. */
+  | { readonly code: 'gone'; readonly file: string; readonly copies: readonly string[] }
+  /** A copy with nothing in it. */
+  | { readonly code: 'empty'; readonly file: string }
   | { readonly code: 'damaged'; readonly file: string; readonly detail: string }
   | { readonly code: 'notADatabase'; readonly file: string }
   | { readonly code: 'notAllowed'; readonly file: string; readonly detail: string }
