@@ -21,6 +21,7 @@ export const fitText = {
   fitted: 'Fitted, next',
   down: 'Not up after all',
   upAt: (time: string) => `✓ up, ${time}`,
+  undoUp: (name: string) => `Undo: ${name} up`,
   skip: 'Later',
   skipped: 'left for later',
   spoiled: 'Spoiled',

@@ -35,6 +35,10 @@ export const sawText = {
   card: (at: number, of: number) => `card ${at} of ${of}`,
   change: { saw: 'Change the saw: ', stuff: 'Other stuff, same setting: ' },
   cutThis: 'Cut',
+  undoCut: (names: readonly string[]) =>
+    names.length === 1
+      ? `Undo: ${names[0]} cut`
+      : `Undo: ${names.length} cut, ${names[0]} to ${names.at(-1)}`,
   readLabel: 'Read on the wall, long point to long point',
   readWhy: 'What you read here counts; the plan’s figure is left beside it.',
   planned: (length: string) => `The plan has ${length}`,

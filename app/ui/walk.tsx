@@ -1,5 +1,7 @@
+import { Undo2 } from 'lucide-react'
+import type { ReactNode } from 'react'
 import { styled } from 'styled-components'
-import { Button } from './Button'
+import { SteadyButton } from './SteadyButton'
 import { low, narrow, space, type } from './theme'
 
 /** One thing at a time on a phone, on a dark ground, on the desk it is not there.
@@ -75,11 +77,45 @@ export const ThumbBar = styled.div<{ $columns: string }>`
   }
 `
 /** The thumb's main button, and one that only goes about. */
-export const ThumbNext = styled(Button)`
+export const ThumbNext = styled(SteadyButton)`
   background: var(--rod);
   color: var(--rod-ink);
 `
-export const ThumbDim = styled(Button)`
+export const ThumbDim = styled(SteadyButton)`
   background: none;
   color: var(--bar-ink);
 `
+/** How far the walk has come, and the last thing done, to be taken back. Its room is there from the first: nothing jumps. */
+const Come = styled.div`
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  gap: ${space.s};
+  min-height: 48px;
+`
+
+/** How far the walk has come, and beside it one press that takes back what was done last on a card. */
+export function WalkState({
+  children,
+  last,
+}: {
+  readonly children: ReactNode
+  readonly last: LastAct | null
+}) {
+  return (
+    <Come>
+      <WalkSoft role="status">{children}</WalkSoft>
+      {last ? (
+        <ThumbDim onPress={last.undo}>
+          <Undo2 size={20} aria-hidden /> {last.text}
+        </ThumbDim>
+      ) : null}
+    </Come>
+  )
+}
+
+/** What was done last, by name, and what takes it back. */
+export interface LastAct {
+  readonly text: string
+  readonly undo: () => void
+}

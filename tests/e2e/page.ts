@@ -1,13 +1,20 @@
 import { OWN_FILES } from '../../playwright.config'
 import { putBackFirst } from './asAtFirst'
 import AxeBuilder from '@axe-core/playwright'
-import { expect, type Page, test as base } from '@playwright/test'
+import { expect, type Locator, type Page, test as base } from '@playwright/test'
 
 /**
  * A page that fails the test when the browser complains: console errors, failed hydration, thrown errors. The servers
  * hold what they held at first whenever a test begins, whatever the one before it left or had not yet taken back.
  */
-export const test = base.extend<{ quiet: void; asAtFirst: void }>({
+export const test = base.extend<{ quiet: void; asAtFirst: void; person: void }>({
+  person: [
+    async ({ page }, use) => {
+      pressesAsAPerson(page)
+      await use()
+    },
+    { auto: true },
+  ],
   asAtFirst: [
     async ({ baseURL }, use) => {
       expect(baseURL).toBeTruthy()
@@ -37,6 +44,26 @@ export const test = base.extend<{ quiet: void; asAtFirst: void }>({
   ],
 })
 export { expect }
+
+/** So long a person takes between two presses: a second one within 600 ms is the half of a double tap, and does nothing. */
+const BETWEEN_MS = 700
+let asAPerson = false
+
+/** Buttons for what happens at the wall are pressed one after the other, as by a hand: a test is quicker than any. */
+function pressesAsAPerson(page: Page): void {
+  if (asAPerson) return
+  asAPerson = true
+  const proto = Object.getPrototypeOf(page.locator('body')) as Locator
+  for (const how of ['click', 'tap'] as const) {
+    const press = proto[how]
+    proto[how] = async function (this: Locator, ...args: Parameters<Locator['click']>) {
+      const timeout = args[0]?.timeout
+      const steady = await this.first().getAttribute('data-steady', timeout === undefined ? {} : { timeout })
+      if (steady !== null) await this.page().waitForTimeout(BETWEEN_MS)
+      return press.apply(this, args)
+    }
+  }
+}
 
 /** WCAG 2.2 A and AA and best practice by axe, with no violation and no finding; or only what a look can change. */
 export async function expectAccessible(page: Page, what: 'all' | 'look' = 'all') {

@@ -1,3 +1,4 @@
+import { actsAt } from './actsAt'
 import { expect, expectAccessible, expectSaved, openStage, test } from './page'
 import type { Page } from '@playwright/test'
 
@@ -186,7 +187,53 @@ test.describe('on a phone', () => {
     await page.goto('/jobs/demo')
     await expect(page.locator('body')).toContainText('cut')
   })
+
+  test('a double tap does one thing; what was done last is taken back on its card', async ({ page }) => {
+    test.setTimeout(120_000)
+    await openCut(page, 'Long wall')
+    const walk = page.getByRole('region', { name: 'One piece at a time' })
+    const bar = page.locator('[data-thumb-bar]')
+    await page.waitForTimeout(500)
+    await bar.getByRole('button', { name: 'Release to the saw' }).dblclick()
+    await page.getByRole('textbox', { name: 'Reason to release now' }).first().fill('Measured last week')
+    await page.waitForTimeout(700)
+    await page.getByRole('button', { name: 'Release anyway' }).first().dblclick()
+    const acts = async () => await actsAt(page.url().replace(/\/cut.*/, ''))
+    const cutBy = async () => (await acts()).filter(({ kind }) => kind === 'pieceCut').length
+    await expect(cutOf(page).first()).toHaveText(/to cut/)
+    expect(await cutBy()).toBe(0)
+    const next = bar.getByRole('button', { name: /^(Cut|Cut, next|All \d+ cut, next)$/ })
+    await expect(next).toBeVisible()
+    await page.waitForTimeout(700)
+    await next.dblclick()
+    const undo = walk.getByRole('button', { name: /^Undo: .* cut/ })
+    await expect(undo).toHaveCount(1)
+    await expect.poll(cutBy, { timeout: 15_000 }).toBeGreaterThan(0)
+    const said = await undo.innerText()
+    const [, many] = /Undo: (\d+) cut/.exec(said) ?? []
+    expect(await cutBy()).toBe(Number(many ?? 1))
+    await undo.click()
+    await expect(undo).toHaveCount(0)
+    await expect
+      .poll(async () => (await acts()).filter(({ kind }) => kind === 'pieceUncut').length, {
+        timeout: 15_000,
+      })
+      .toBe(Number(many ?? 1))
+    // the same at the wall
+    await openStage(page, 'Mark')
+    const mark = page.getByRole('button', { name: /^Marked, next/ })
+    await page.waitForTimeout(700)
+    const before = (await marksAt(page)).length
+    await mark.dblclick()
+    await expect.poll(async () => (await marksAt(page)).length, { timeout: 15_000 }).toBe(before + 1)
+    await page.getByRole('button', { name: /^Undo: .* marked/ }).click()
+    await expect(page.getByRole('button', { name: /^Undo: .* marked/ })).toHaveCount(0)
+  })
 })
+
+/** Marks made on the wall of this page. */
+const marksAt = async (page: Page) =>
+  (await actsAt(page.url().replace(/\/mark.*/, ''))).filter(({ kind }) => kind === 'marked')
 
 test('what is cut is not bought again: footer, Buy, the job’s boards and its list say the same', async ({
   page,

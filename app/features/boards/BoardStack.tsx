@@ -15,6 +15,7 @@ import {
 } from '~/messages'
 import type { Settings } from '~/model'
 import { Button } from '~/ui/Button'
+import { SteadyButton } from '~/ui/SteadyButton'
 import { Fractions } from '~/ui/Fractions'
 import { narrow, space, type } from '~/ui/theme'
 
@@ -68,7 +69,7 @@ const Pieces = styled.p`
   grid-column: 1;
   font-size: ${type.small};
 `
-const Cut = styled(Button)`
+const Cut = styled(SteadyButton)`
   grid-column: 2;
   grid-row: 1 / 4;
   ${narrow} {

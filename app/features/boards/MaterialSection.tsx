@@ -19,6 +19,7 @@ import {
   whyNot,
 } from '~/messages'
 import { Button } from '~/ui/Button'
+import { SteadyButton } from '~/ui/SteadyButton'
 import { Fold } from '~/ui/Fold'
 import { Fractions } from '~/ui/Fractions'
 import { Row, Soft, Spread } from '~/ui/page'
@@ -162,7 +163,7 @@ export function MaterialSection({
         />
         {plan.boards.length > 1 ? (
           <Row>
-            <Button
+            <SteadyButton
               isDisabled={state === 'searching'}
               why={whyNot.looking}
               onPress={() =>
@@ -172,7 +173,7 @@ export function MaterialSection({
               }
             >
               {boardsText.cutAll(plan.boards.length)}
-            </Button>
+            </SteadyButton>
           </Row>
         ) : null}
       </Fold>

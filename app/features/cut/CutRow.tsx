@@ -8,6 +8,7 @@ import { edgesOf, type Piece } from '~/core/pieces'
 import { useWallEditor } from '~/editor/WallEditor'
 import { batchText, listed, materialName, sawText, say, rowNames, workTags } from '~/messages'
 import { Button } from '~/ui/Button'
+import { SteadyButton } from '~/ui/SteadyButton'
 import { Fractions } from '~/ui/Fractions'
 import { Row, Soft } from '~/ui/page'
 import { space, touch, type } from '~/ui/theme'
@@ -78,7 +79,7 @@ const Long = styled.span`
     color: var(--ink-soft);
   }
 `
-const Tick = styled(Button)`
+const Tick = styled(SteadyButton)`
   min-width: 92px;
 `
 

@@ -28,7 +28,7 @@ import { Button } from '~/ui/Button'
 import { Fractions } from '~/ui/Fractions'
 import { Fold } from '~/ui/Fold'
 import { space, type } from '~/ui/theme'
-import { Far, Huge, ThumbBar, ThumbDim, ThumbNext, WalkCard, WalkSoft } from '~/ui/walk'
+import { Far, Huge, ThumbBar, ThumbDim, ThumbNext, WalkCard, WalkSoft, WalkState } from '~/ui/walk'
 import { boardsHolding } from './boardsHolding'
 import { CardCuts, CardHow } from './CardDetails'
 import { useCutActs } from './CutActs'
@@ -143,6 +143,9 @@ export function CutWalk({ cards }: { cards: readonly CutCard[] }) {
   }
   const isOpen = (step: Step) => release === null || openNames(step).length > 0
   const [kept, setKept] = useState<string | null>(null)
+  const [lastCut, setLastCut] = useState<{ readonly key: string; readonly names: readonly string[] } | null>(
+    null,
+  )
   const found = steps.findIndex(({ key }) => key === kept)
   const at = found >= 0 ? found : Math.max(0, steps.findIndex(isOpen))
   const step = steps[at]
@@ -167,6 +170,23 @@ export function CutWalk({ cards }: { cards: readonly CutCard[] }) {
     const any = steps.findIndex((each, i) => i !== at && isOpen(each))
     goTo(later >= 0 ? later : any >= 0 ? any : at)
   }
+  const cut = (cutNow: readonly string[]) => {
+    if (cutNow.length > 0) setLastCut({ key: step.key, names: cutNow })
+    record(cutNow, { kind: 'pieceCut' })
+  }
+  const isCut = (name: string) =>
+    release?.pieces.some(({ piece, cutAt }) => piece.name === name && cutAt !== null) === true
+  const last =
+    lastCut?.names.every(isCut) === true
+      ? {
+          text: sawText.undoCut(lastCut.names),
+          undo: () => {
+            record(lastCut.names, { kind: 'pieceUncut' })
+            setLastCut(null)
+            setKept(lastCut.key)
+          },
+        }
+      : null
   const batch = batchText(card.advice, wording)
   const edges = edgesText(row, wording)
   const done = release !== null && left.length === 0
@@ -203,9 +223,9 @@ export function CutWalk({ cards }: { cards: readonly CutCard[] }) {
         <PieceOnSaw card={row} width={330} height={92} texts={edgeTexts(row, wording)} />
         <b>{batch.name}</b>
       </Drawing>
-      <WalkSoft role="status">
+      <WalkState last={last}>
         {release ? sawText.cutOf(many - names.length, many) : sawText.releaseWhy}
-      </WalkSoft>
+      </WalkState>
       {open && visit ? (
         <Drawing data-opening={open.piece.name}>
           <p>{visitOfText(visit)}</p>
@@ -257,14 +277,14 @@ export function CutWalk({ cards }: { cards: readonly CutCard[] }) {
             <ThumbDim
               isDisabled={names.length < 2}
               {...(names.length < 2 ? { 'aria-label': `${sawText.cutOne}: ${whyNot.one}` } : {})}
-              onPress={() => record(names.slice(0, 1), { kind: 'pieceCut' })}
+              onPress={() => cut(names.slice(0, 1))}
             >
               {sawText.cutOne}
             </ThumbDim>
             <ThumbNext
               onPress={() => {
                 setKept(step.key)
-                record(names, { kind: 'pieceCut' })
+                cut(names)
                 // what was read, cut and goes up now stays in hand until it is up
                 if (!open) next()
                 else if (names.length === 0) next()

@@ -4,7 +4,7 @@ import type { ReleasedState } from '~/core/asbuilt/release'
 import { useWallEditor } from '~/editor/WallEditor'
 import { sawText, say, sayWithUnit, spoiledText } from '~/messages'
 import type { Length } from '~/length'
-import { Button } from '~/ui/Button'
+import { SteadyButton } from '~/ui/SteadyButton'
 import { Fractions } from '~/ui/Fractions'
 import { LengthField } from '~/ui/LengthField'
 import { Row, Soft } from '~/ui/page'
@@ -40,14 +40,14 @@ export function ReadTrue({ state, autoFocus }: { state: ReleasedState; autoFocus
         note={`${sawText.readWhy} ${sawText.planned(sayWithUnit(state.piece.longLength, wording))}`}
       />
       {state.read === null ? null : (
-        <Button
+        <SteadyButton
           onPress={() => {
             setValue(null)
             record([state.piece.name], { kind: 'readTrue', length: null })
           }}
         >
           Go by the plan again
-        </Button>
+        </SteadyButton>
       )}
     </Row>
   )
@@ -74,27 +74,27 @@ export function PieceTicks({
             <Row>
               <b>{piece.name}</b>
               {cutAt === null ? (
-                <Button onPress={() => onCut([piece.name])}>{sawText.cut}</Button>
+                <SteadyButton onPress={() => onCut([piece.name])}>{sawText.cut}</SteadyButton>
               ) : (
                 <>
                   <Soft as="span">
                     ✓ cut {new Date(cutAt).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })}
                   </Soft>
-                  <Button $kind="quiet" onPress={() => record([piece.name], { kind: 'pieceUncut' })}>
+                  <SteadyButton $kind="quiet" onPress={() => record([piece.name], { kind: 'pieceUncut' })}>
                     {sawText.uncut}
-                  </Button>
-                  <Button
+                  </SteadyButton>
+                  <SteadyButton
                     $kind="quiet"
                     onPress={() => record([piece.name], { kind: upAt === null ? 'pieceUp' : 'pieceDown' })}
                   >
                     {upAt === null ? sawText.up : sawText.down}
-                  </Button>
-                  <Button
+                  </SteadyButton>
+                  <SteadyButton
                     $kind="quiet"
                     onPress={() => record([piece.name], { kind: 'spoiled', from: cost.from })}
                   >
                     {sawText.spoiled}
-                  </Button>
+                  </SteadyButton>
                 </>
               )}
             </Row>
@@ -106,12 +106,12 @@ export function PieceTicks({
             {last ? (
               <Soft data-spoiled>
                 {spoiledText(spoiled.length, last.from)}{' '}
-                <Button
+                <SteadyButton
                   $kind="quiet"
                   onPress={() => record([piece.name], { kind: 'unspoiled', spoiled: last.actId })}
                 >
                   It was not, after all
-                </Button>
+                </SteadyButton>
               </Soft>
             ) : null}
             {piece.advice.advice === 'batch' && read === null ? null : <ReadTrue state={state} />}

@@ -4,7 +4,7 @@ import { isCut } from '~/core/marks/marked'
 import { newToken } from '~/editor/saving/browserSaver'
 import { useOutbox, useWallEditor } from '~/editor/WallEditor'
 import { cutText, sawText, sinceText } from '~/messages'
-import { Button } from '~/ui/Button'
+import { SteadyButton } from '~/ui/SteadyButton'
 import { Fractions } from '~/ui/Fractions'
 import { Row, Soft } from '~/ui/page'
 import { useCutActs } from './CutActs'
@@ -25,16 +25,16 @@ export function ReleaseBar() {
         {releasing.form}
         <Row>
           {releasing.form ? null : (
-            <Button $kind="main" onPress={releasing.press}>
+            <SteadyButton $kind="main" onPress={releasing.press}>
               {sawText.release}
-            </Button>
+            </SteadyButton>
           )}
-          <Button
+          <SteadyButton
             $kind="quiet"
             onPress={() => outbox.record({ id: newToken(), kind: cut ? 'uncut' : 'cut', doneAt: Date.now() })}
           >
             {cut ? cutText.notYet : cutText.all}
-          </Button>
+          </SteadyButton>
         </Row>
         <Soft role="status">{cut ? cutText.done : sawText.releaseWhy}</Soft>
       </section>
@@ -63,15 +63,15 @@ export function ReleaseBar() {
             <Fractions text={since_} />
           </p>
           {releasing.form ?? (
-            <Button $kind="main" onPress={releasing.press}>
+            <SteadyButton $kind="main" onPress={releasing.press}>
               {sawText.again}
-            </Button>
+            </SteadyButton>
           )}
         </>
       ) : null}
       <Row>
         {allCut(release) ? null : (
-          <Button
+          <SteadyButton
             $kind="quiet"
             onPress={() =>
               record(
@@ -81,7 +81,7 @@ export function ReleaseBar() {
             }
           >
             {cutText.all}
-          </Button>
+          </SteadyButton>
         )}
       </Row>
     </section>

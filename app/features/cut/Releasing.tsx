@@ -3,7 +3,7 @@ import { styled } from 'styled-components'
 import { blocking } from '~/core/findings/surveyFindings'
 import { useWallEditor } from '~/editor/WallEditor'
 import { cutText, findingText, sawText } from '~/messages'
-import { Button } from '~/ui/Button'
+import { SteadyButton } from '~/ui/SteadyButton'
 import { Fractions } from '~/ui/Fractions'
 import { Row } from '~/ui/page'
 import { TextBox } from '~/ui/TextBox'
@@ -51,12 +51,12 @@ export function useReleasing(): { readonly press: () => void; readonly form: Rea
       </ul>
       <TextBox label={cutText.why} value={reason} onChange={setReason} maxLength={300} autoFocus />
       <Row>
-        <Button $kind="main" isDisabled={why === ''} why={cutText.whyFirst} onPress={release}>
+        <SteadyButton $kind="main" isDisabled={why === ''} why={cutText.whyFirst} onPress={release}>
           {sawText.releaseAnyway}
-        </Button>
-        <Button $kind="quiet" onPress={() => setReason(null)}>
+        </SteadyButton>
+        <SteadyButton $kind="quiet" onPress={() => setReason(null)}>
           {cutText.notNow}
-        </Button>
+        </SteadyButton>
       </Row>
     </Asked>
   )

@@ -3,7 +3,7 @@ import { useWallEditor } from '~/editor/WallEditor'
 import type { Length } from '~/length'
 import { useState } from 'react'
 import { fitCheckText, fitText, fixingText, heldText, say, sayWithUnit } from '~/messages'
-import { Button } from '~/ui/Button'
+import { SteadyButton } from '~/ui/SteadyButton'
 import { Fractions } from '~/ui/Fractions'
 import { LengthField } from '~/ui/LengthField'
 import { Row } from '~/ui/page'
@@ -70,9 +70,9 @@ export function FitPiece({ stop, fit }: { readonly stop: FitStop; readonly fit: 
           <OpeningField key={card.pieceId} stop={stop} fit={fit} />
           {state && state.read !== null ? (
             <Row>
-              <Button onPress={() => fit.record(stop, { kind: 'pieceCut' })}>
+              <SteadyButton onPress={() => fit.record(stop, { kind: 'pieceCut' })}>
                 <Fractions text={`${fitText.cutAt(sayWithUnit(state.read, wording))}. ${fitText.cutNow}`} />
-              </Button>
+              </SteadyButton>
             </Row>
           ) : null}
         </Part>

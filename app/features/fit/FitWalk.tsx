@@ -9,7 +9,7 @@ import { useWallEditor } from '~/editor/WallEditor'
 import { clockText, fitText, markText } from '~/messages'
 import { Fractions } from '~/ui/Fractions'
 import { space } from '~/ui/theme'
-import { Far, Huge, ThumbBar, ThumbDim, ThumbNext, WalkCard, WalkSoft } from '~/ui/walk'
+import { Far, Huge, ThumbBar, ThumbDim, ThumbNext, WalkCard, WalkSoft, WalkState } from '~/ui/walk'
 import { FitPiece } from './FitPiece'
 import { whereText } from './fitWords'
 import type { Fit } from './useFit'
@@ -24,7 +24,7 @@ const Bar = styled(ThumbBar)`
 /** At the wall: one piece at a time, where it goes in one number, up with a thumb. */
 export function FitWalk({ fit }: { readonly fit: Fit }) {
   const { wording } = useWallEditor()
-  const { stops, at, stop, goTo, next, record, isOpen } = fit
+  const { stops, at, stop, goTo, next, record, isOpen, last, takeDown } = fit
   const awake = useAwake()
   const words = stop ? whereText(stop, wording) : null
   const voice = useVoice(words ? `${words.name}, ${words.strip}: ${words.number}` : '', next)
@@ -53,12 +53,12 @@ export function FitWalk({ fit }: { readonly fit: Fit }) {
       <WalkSoft>
         <Fractions text={[words.side, words.more, words.also].filter((each) => each !== '').join(', ')} />
       </WalkSoft>
-      <WalkSoft role="status">
+      <WalkState last={last && { text: fitText.undoUp(last.name), undo: () => takeDown(last) }}>
         {fitText.count(up, stops.length)}
         {state?.upAt ? `. ${fitText.upAt(clockText(state.upAt))}` : ''}
         {state?.skipped ? `. ${fitText.skipped}` : ''}
         {times > 0 ? `. ${fitText.spoiledOnce(times)}` : ''}
-      </WalkSoft>
+      </WalkState>
       <FitPiece stop={stop} fit={fit} />
       <VoiceRow voice={voice} />
       <StageClock stage="fit" dark />

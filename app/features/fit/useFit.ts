@@ -66,6 +66,7 @@ export function useFit() {
     [plan, acts, release, tick],
   )
   const [kept, setKept] = useState<string | null>(null)
+  const [lastUp, setLastUp] = useState<{ readonly piece: string; readonly wasCut: boolean } | null>(null)
   const isOpen = ({ state }: FitStop) => (state?.upAt ?? null) === null
   const indexOf = (id: string | null) => stops.findIndex(({ card }) => card.pieceId === id)
   const firstOpen = stops.findIndex((stop) => isOpen(stop) && !stop.state?.skipped)
@@ -92,6 +93,7 @@ export function useFit() {
     const stop = stops[at]
     if (!stop) return
     if (isOpen(stop)) {
+      setLastUp({ piece: stop.card.pieceId, wasCut: (stop.state?.cutAt ?? null) !== null })
       const upright = plan.layout.uprights.find(({ id }) => id === stop.card.stripId)
       const band = plan.layout.bands.find(({ id }) => id === stop.card.stripId)
       record(stop, {
@@ -103,6 +105,14 @@ export function useFit() {
     const after = stops.findIndex((each, i) => i > at && isOpen(each))
     const before = stops.findIndex((each, i) => i !== at && isOpen(each))
     if (after >= 0 || before >= 0) goTo(after >= 0 ? after : before)
+  }
+  /** What went up last by this card, while it is up. */
+  const last = stops.find((each) => each.card.pieceId === lastUp?.piece && !isOpen(each)) ?? null
+  /** It was not put up after all; what was cut before stays cut. */
+  const takeDown = (of: FitStop) => {
+    record(of, { kind: lastUp?.wasCut === true ? 'pieceDown' : 'pieceUncut' })
+    setLastUp(null)
+    goTo(stops.indexOf(of))
   }
   /** Off it comes again: its nails leave holes where they were. */
   const pull = (stop: FitStop) => {
@@ -155,6 +165,8 @@ export function useFit() {
     stop: stops[at] ?? null,
     goTo,
     next,
+    last,
+    takeDown,
     record,
     pull,
     readAt,

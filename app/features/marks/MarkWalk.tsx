@@ -11,7 +11,7 @@ import { VoiceRow } from '~/editor/VoiceRow'
 import { useSelected, useWallEditor } from '~/editor/WallEditor'
 import { markMovedText, markText, walkText } from '~/messages'
 import { Fractions } from '~/ui/Fractions'
-import { Far, Huge, ThumbBar, ThumbDim, ThumbNext, WalkCard, WalkSoft } from '~/ui/walk'
+import { Far, Huge, ThumbBar, ThumbDim, ThumbNext, WalkCard, WalkSoft, WalkState } from '~/ui/walk'
 import { low, space, type } from '~/ui/theme'
 import { stepWords } from './stepWords'
 import type { MarkHabits } from './useMarkHabits'
@@ -81,6 +81,7 @@ export function MarkWalk({
   const { marks: onWall, isMarked, setMarked } = useMarked(steps)
   const awake = useAwake()
   const [ended, setEnded] = useState(false)
+  const [lastId, setLastId] = useState<string | null>(null)
   // the strip in hand, else where the walk was left, else the first that is not marked yet
   const indexOf = (id: string | null) => steps.findIndex((step) => step.id === id)
   const open = steps.findIndex(({ id }) => !isMarked(id))
@@ -95,12 +96,22 @@ export function MarkWalk({
   }
   const next = () => {
     if (!step) return
+    if (!isMarked(step.id)) setLastId(step.id)
     setMarked(step.id, true)
     const left = steps.findIndex(({ id }) => id !== step.id && !isMarked(id))
     // at the end it goes back to what was left out, or says that nothing was
     if (at + 1 < steps.length) goTo(at + 1)
     else if (left >= 0) goTo(left)
     else setEnded(true)
+  }
+  const lastStep = steps.find(({ id }) => id === lastId && isMarked(id))
+  const last = lastStep && {
+    text: walkText.undo(stepWords(lastStep, { datum, edge, hook, layout: plan.layout, wording }).number),
+    undo: () => {
+      setMarked(lastStep.id, false)
+      setLastId(null)
+      goTo(steps.indexOf(lastStep))
+    },
   }
   const words = step ? stepWords(step, { datum, edge, hook, layout: plan.layout, wording }) : null
   const voice = useVoice(words ? `${words.what}: ${words.number}` : '', next)
@@ -145,9 +156,9 @@ export function MarkWalk({
               </ThumbDim>
             ) : null}
           </Aside>
-          <WalkSoft role="status">{markText.count(done, steps.length)}</WalkSoft>
         </>
       )}
+      <WalkState last={last ?? null}>{ended ? null : markText.count(done, steps.length)}</WalkState>
       <VoiceRow voice={voice} />
       <StageClock stage="mark" dark />
       {awake === 'none' ? <WalkSoft>{markText.awake}</WalkSoft> : null}
