@@ -91,6 +91,6 @@ export const walkText = {
   leans: (line: string, reads: string) => `It leans: along ${line} it is ${reads}.`,
   check: 'The spacer should have brought you here. Trust the mark.',
   wipe: 'Marked: wipe it off',
-  undo: (number: string) => `Undo: ${number} marked`,
+  undo: (place: number) => `Undo: mark ${place}`,
   again: 'Go through again',
 } as const

@@ -79,7 +79,11 @@ test('whoever asks for the head alone, breaks off, or never reads leaves no copy
   const asked = (init: RequestInit) =>
     loader({ request: new Request(url, init) } as unknown as Parameters<typeof loader>[0])
   const head = await asked({ method: 'HEAD' })
-  expect([head.status, head.headers.get('content-type'), left()]).toEqual([200, 'application/vnd.sqlite3', []])
+  expect([head.status, head.headers.get('content-type'), left()]).toEqual([
+    200,
+    'application/vnd.sqlite3',
+    [],
+  ])
   // never read
   await wholeBackup()
   expect(left()).toEqual([])

@@ -1,4 +1,3 @@
-import fc from 'fast-check'
 import { inches, nearestNanometer } from '~/length'
 import { type Act, TAKEN_OFF, type Workpiece } from '~/model'
 import { wallOf } from '../../../tests/namedWalls'

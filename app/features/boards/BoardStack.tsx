@@ -14,7 +14,6 @@ import {
   whyNot,
 } from '~/messages'
 import type { Settings } from '~/model'
-import { Button } from '~/ui/Button'
 import { SteadyButton } from '~/ui/SteadyButton'
 import { Fractions } from '~/ui/Fractions'
 import { narrow, space, type } from '~/ui/theme'

@@ -106,7 +106,7 @@ export function MarkWalk({
   }
   const lastStep = steps.find(({ id }) => id === lastId && isMarked(id))
   const last = lastStep && {
-    text: walkText.undo(stepWords(lastStep, { datum, edge, hook, layout: plan.layout, wording }).number),
+    text: walkText.undo(steps.indexOf(lastStep) + 1),
     undo: () => {
       setMarked(lastStep.id, false)
       setLastId(null)
