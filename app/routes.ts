@@ -68,6 +68,7 @@ export default [
   route('devices', 'routes/devices.tsx'),
   route('devices/:device/readings', 'routes/device.ts'),
   route('jobs/:jobId/walls/:wallId/readings.csv', 'routes/wall-readings.ts'),
+  route('news', 'routes/news.ts'),
   route('healthz', 'routes/healthz.ts'),
   route('*', 'routes/not-found.tsx'),
 ] satisfies RouteConfig

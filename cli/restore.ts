@@ -1,6 +1,6 @@
 // npm run restore [COPY]: puts a copy in the database's place; without one, says which copies there are.
 import { existsSync } from 'node:fs'
-import { copyText, COPIES_TEXT, databaseText } from '~/messages'
+import { holdsText, COPIES_TEXT, databaseText } from '~/messages'
 import { backupFolder, copiesOf } from '~/server/db/backups.server'
 import { restoreFrom } from '~/server/db/restore.server'
 import { troubleOf } from '~/server/db/trouble.server'
@@ -14,7 +14,7 @@ function list(): void {
   if (copies.length === 0) return console.log(`There are no copies in ${folder} yet.`)
   console.log(`Copies in ${folder}, by their newest change, and what each holds:`)
   for (const { path, holds } of copies)
-    console.log(holds ? `  ${copyText(holds)}  npm run restore -- ${path}` : `  can’t be read: ${path}`)
+    console.log(holds ? `  ${holdsText(holds)}  npm run restore -- ${path}` : `  can’t be read: ${path}`)
   console.log(COPIES_TEXT)
 }
 

@@ -3,6 +3,7 @@ import { useEffect } from 'react'
 import { styled } from 'styled-components'
 import { useStore } from 'zustand'
 import { clashText, savingWord, stepName, whyNot } from '~/messages'
+import { copy } from '~/offline/copy'
 import { Button } from '~/ui/Button'
 import { Tip } from '~/ui/Tip'
 import { space, type } from '~/ui/theme'
@@ -42,6 +43,7 @@ export function SavingTools({ saver, here }: SavingProps) {
   const status = useStore(saver.store, pickStatus)
   const { undo, redo } = useStore(saver.store, pickHistory)
   const stepped = useStore(saver.store, pickStepped)
+  const shownAs = useStore(copy)
   const waiting = status.kind === 'waiting' || status.kind === 'saving'
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
@@ -87,8 +89,8 @@ export function SavingTools({ saver, here }: SavingProps) {
           </Tip>
         )
       })}
-      <Status role="status" $bad={status.kind === 'failed' || status.kind === 'clash'}>
-        {savingWord(status.kind, stepped, here)}
+      <Status role="status" data-saved-word $bad={status.kind === 'failed' || status.kind === 'clash'}>
+        {savingWord(status.kind, stepped, here, shownAs)}
       </Status>
     </>
   )

@@ -8,7 +8,8 @@ import { actClashText, clockText, durationText, logText, stripName } from '~/mes
 import { Button } from '~/ui/Button'
 import { space, type } from '~/ui/theme'
 import { newToken } from './saving/browserSaver'
-import { useActs, useOutbox, useWallEditor } from './WallEditor'
+import { listenToNews } from '~/offline/news'
+import { useActs, useBringWall, useOutbox, useWallEditor } from './WallEditor'
 
 const Line = styled.div`
   display: flex;
@@ -23,23 +24,18 @@ const Line = styled.div`
     background: var(--red-wash);
   }
 `
-/** How often others are asked what they did meanwhile, while the page is in view. */
-const ASK_EVERY_MS = 8_000
-
-/** Takes in what another phone does on this wall. */
+/** Takes in what others do on this wall: its acts, and what they save of it. */
 function useOthers() {
   const outbox = useOutbox()
-  useEffect(() => {
-    const ask = () => {
-      if (document.visibilityState === 'visible') void outbox.refresh()
-    }
-    const timer = setInterval(ask, ASK_EVERY_MS)
-    document.addEventListener('visibilitychange', ask)
-    return () => {
-      clearInterval(timer)
-      document.removeEventListener('visibilitychange', ask)
-    }
-  }, [outbox])
+  const bring = useBringWall()
+  useEffect(
+    () =>
+      listenToNews(async () => {
+        const [acts, documents] = await Promise.all([outbox.refresh(), bring()])
+        return acts && documents
+      }),
+    [outbox, bring],
+  )
 }
 
 /** What is on its way for so long is not sent yet; less is no news, and must not move the page under a thumb. */

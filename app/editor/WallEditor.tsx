@@ -1,4 +1,4 @@
-import { createContext, useContext, useDeferredValue, useEffect, useMemo, useState } from 'react'
+import { createContext, useCallback, useContext, useDeferredValue, useEffect, useMemo, useState } from 'react'
 import { useStore } from 'zustand'
 import { type CutElsewhere, cutFacts, type CutFacts, NOTHING_ELSEWHERE } from '~/core/asbuilt/cutFacts'
 import type { Remark } from '~/core/agree/clientWord'
@@ -133,6 +133,12 @@ export function useSelected(): string | null {
 /** Text in fields that can't be used as typed, by the field's name. */
 export function useUnread(): Readonly<Record<string, Unread>> {
   return useWallState(({ unread }) => unread)
+}
+
+/** Brings what others saved of this wall, once nothing is in hand; false where it can't be yet. */
+export function useBringWall(): () => Promise<boolean> {
+  const { store, saver } = useWallStore()
+  return useCallback(async () => !store.getState().held && (await saver.check()), [store, saver])
 }
 
 /** What keeps the wall saved: how it stands, undo and redo. Only inside WallEditorProvider. */

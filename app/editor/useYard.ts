@@ -14,6 +14,8 @@ export type NewYardAct = YardAct extends infer Each
 export function useYard(known: readonly YardAct[]) {
   const [outbox] = useState(() => browserOutboxOf('/yard/acts', 'yard', known))
   useEffect(() => outbox.start(), [outbox])
+  // what others did comes with the page as it is brought anew
+  useEffect(() => outbox.learn(known), [outbox, known])
   const acts = useStore(outbox.store, (state) => state.acts)
   const waiting = useStore(outbox.store, (state) => state.waiting.length)
   const record = useCallback(

@@ -46,7 +46,7 @@ export function databaseText({ code, file, by, detail, copies = [] }: DatabaseTr
 }
 
 /** What a copy of everything holds: 3 jobs, 12 walls, newest change 2030-01-31 10:02 UTC. */
-export function copyText({
+export function holdsText({
   jobs,
   walls,
   newest,

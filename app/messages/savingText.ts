@@ -98,14 +98,31 @@ export function stepName(way: 'undo' | 'redo', step: HistoryStep | null, here: s
   return step ? `${name}: ${changeText(step, here)}` : name
 }
 
+/** How what is shown stands to what the server has. */
+export interface CopySaid {
+  readonly at: string | null
+  readonly state: 'fresh' | 'checking' | 'away'
+}
+
+/** Of a kept copy: since when, and what is done about it. */
+export function copyText({ at, state }: CopySaid): string {
+  const since = `Kept on this device as of ${at ?? 'before'}`
+  return state === 'away'
+    ? `${since}: the server is away. Figures may have changed since.`
+    : `${since}: checking whether anything has changed…`
+}
+
 /** How saving stands, in a word; after a step with what it did. */
 export function savingWord(
   kind: 'saved' | 'waiting' | 'saving' | 'failed' | 'clash',
   stepped: { readonly way: 'undo' | 'redo'; readonly step: HistoryStep } | null,
   here: string | null,
+  copy: CopySaid = { at: null, state: 'fresh' },
 ): string {
   if (kind === 'waiting' || kind === 'saving') return 'saving…'
   if (kind !== 'saved') return 'not saved'
+  // of what only this device has nobody knows whether it is what the server has
+  if (copy.state !== 'fresh') return `as of ${copy.at ?? 'before'}`
   if (!stepped) return '✓ saved'
   const did = { undo: 'taken back', redo: 'done again' }[stepped.way]
   return `✓ saved, ${did}: ${changeText(stepped.step, here)}`

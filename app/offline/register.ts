@@ -1,6 +1,8 @@
 import { messageSW, Workbox } from 'workbox-window'
 import { createStore } from 'zustand/vanilla'
+import { isKeptFrom } from './copy'
 import { DATA, PAGES, wallOf } from './kept'
+import { lookAgain } from './news'
 
 /** What the page knows of its worker: whether this wall is kept, and how to take a newer build that waits. */
 export const offline = createStore<{ readonly kept: string | null; readonly take: (() => void) | null }>(
@@ -46,6 +48,14 @@ export function forgetPages(): void {
 /** Registers the worker where there can be one: not on plain http on a network, not while developing. */
 export function registerWorker(): void {
   if (!('serviceWorker' in navigator) || import.meta.env.DEV) return
+  navigator.serviceWorker.addEventListener(
+    'message',
+    ({ data }: MessageEvent<{ type?: string; at?: string }>) => {
+      if (data.type !== 'KEPT' || data.at === undefined) return
+      isKeptFrom(data.at)
+      lookAgain()
+    },
+  )
   const made = new Workbox('/sw.js', { scope: '/' })
   made.addEventListener('waiting', () =>
     offline.setState({

@@ -5,6 +5,7 @@ import { ExpirationPlugin } from 'workbox-expiration'
 import { cleanupOutdatedCaches, matchPrecache, precacheAndRoute } from 'workbox-precaching'
 import { registerRoute, setCatchHandler, setDefaultHandler } from 'workbox-routing'
 import { NetworkFirst, NetworkOnly } from 'workbox-strategies'
+import { keptAtText } from './copy'
 import { AT_WALL, DATA, isKept, PAGES } from './kept'
 
 declare const self: ServiceWorkerGlobalScope & {
@@ -22,6 +23,28 @@ const plugins = () =>
     new ExpirationPlugin({ maxEntries: 300, purgeOnQuotaError: true }),
   ] as WorkboxPlugin[]
 
+const madeAt = (kept: Response) => keptAtText(new Date(kept.headers.get('date') ?? Date.now()), new Date())
+
+/** A page that was kept says so from its first paint, and since when. */
+async function labeled(kept: Response): Promise<Response> {
+  const headers = new Headers(kept.headers)
+  for (const name of ['content-encoding', 'content-length']) headers.delete(name)
+  const text = (await kept.text()).replace('<body', `<body data-kept="${madeAt(kept)}"`)
+  return new Response(text, { status: kept.status, statusText: kept.statusText, headers })
+}
+const saysSo: WorkboxPlugin = {
+  cachedResponseWillBeUsed: async ({ cachedResponse }) => cachedResponse && labeled(cachedResponse),
+}
+/** What a page asked for was kept before: it is told. */
+const tellsThePage: WorkboxPlugin = {
+  cachedResponseWillBeUsed: async ({ cachedResponse, event }) => {
+    const { clientId } = event as FetchEvent
+    const page = cachedResponse && clientId ? await self.clients.get(clientId) : undefined
+    if (cachedResponse) page?.postMessage({ type: 'KEPT', at: madeAt(cachedResponse) })
+    return cachedResponse
+  },
+}
+
 // A page is kept as it came: its policy in the header and the nonces in its text agree.
 registerRoute(
   ({ request, url, sameOrigin }) => sameOrigin && request.mode === 'navigate' && isKept(url.pathname),
@@ -29,7 +52,7 @@ registerRoute(
     cacheName: PAGES,
     networkTimeoutSeconds: ANSWER_WITHIN_S,
     matchOptions: { ignoreVary: true, ignoreSearch: true },
-    plugins: plugins(),
+    plugins: [...plugins(), saysSo],
   }),
 )
 // what moves between the pages of a wall ask for
@@ -39,7 +62,7 @@ registerRoute(
     cacheName: DATA,
     networkTimeoutSeconds: ANSWER_WITHIN_S,
     matchOptions: { ignoreVary: true },
-    plugins: plugins(),
+    plugins: [...plugins(), tellsThePage],
   }),
 )
 // A page of a newer build, seen while this worker still serves: its parts lie in the waiting worker's store.

@@ -25,8 +25,10 @@ export function loader({ params, context }: Route.LoaderArgs) {
 }
 
 /** While the page is open the browser's copy is the one being worked on. */
-export function shouldRevalidate({ currentParams, nextParams }: ShouldRevalidateFunctionArgs) {
-  return currentParams.jobId !== nextParams.jobId
+export function shouldRevalidate(args: ShouldRevalidateFunctionArgs) {
+  const { currentParams, nextParams, currentUrl, nextUrl } = args
+  // asked for anew where it is: others saved something
+  return currentParams.jobId !== nextParams.jobId || currentUrl.href === nextUrl.href
 }
 
 export default function Supplies({ loaderData }: Route.ComponentProps) {

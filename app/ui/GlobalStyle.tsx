@@ -1,4 +1,5 @@
 import { createGlobalStyle } from 'styled-components'
+import { keptBand } from './keptBand'
 import { themes, type } from './theme'
 
 export const GlobalStyle = createGlobalStyle`
@@ -14,6 +15,8 @@ export const GlobalStyle = createGlobalStyle`
     line-height: 1.45;
     font-variant-numeric: tabular-nums lining-nums;
   }
+  body[data-kept]::before { ${keptBand} content: 'Kept on this device as of ' attr(data-kept) ': checking whether anything has changed…'; }
+  body[data-kept] [data-saved-word] { visibility: hidden; }
   h1, h2, h3, p, ul, ol, dl, dd, figure { margin: 0; padding: 0; }
   ul, ol { list-style: none; }
   h1 { font-size: ${type.title}; line-height: 1.2; font-weight: 700; letter-spacing: -0.01em; }

@@ -20,8 +20,10 @@ export interface OutboxState<Of extends AnyAct = Act> {
 export interface Outbox<Of extends AnyAct = Act> {
   readonly store: StoreApi<OutboxState<Of>>
   readonly record: (act: Of) => void
-  /** Takes in what others did meanwhile. */
-  readonly refresh: () => Promise<void>
+  /** Takes in what others did meanwhile; false where the server did not answer. */
+  readonly refresh: () => Promise<boolean>
+  /** Takes in what the page has from the server by now. */
+  readonly learn: (found: readonly Of[]) => void
   readonly forgetRefused: () => void
   readonly start: () => () => void
 }
@@ -138,6 +140,13 @@ export function createOutbox<Of extends AnyAct = Act>(
     return { ...act, doneAt: last }
   }
 
+  const learn = (found: readonly Of[]) => {
+    const { acts, waiting } = getState()
+    const had = new Set(acts.map(({ id }) => id))
+    if (found.every(({ id }) => had.has(id))) return
+    setState({ acts: together(together(acts, found), waiting).sort(byTime) })
+  }
+
   return {
     store,
     record(act) {
@@ -147,13 +156,12 @@ export function createOutbox<Of extends AnyAct = Act>(
       void keep(timed).then(sendAll)
     },
     async refresh() {
-      const found = await load?.().catch(() => null)
-      if (!found) return
-      const { acts, waiting } = getState()
-      const had = new Set(acts.map(({ id }) => id))
-      if (found.every(({ id }) => had.has(id))) return
-      setState({ acts: together(together(acts, found), waiting) })
+      if (!load) return true
+      const found = await load().catch(() => null)
+      if (found) learn(found)
+      return found !== null
     },
+    learn,
     forgetRefused() {
       void queue.forgetRefused(of).then(show, () => undefined)
     },

@@ -53,6 +53,8 @@ export interface Saver {
   readonly step: (way: 'undo' | 'redo') => Promise<void>
   /** Ends a clash: what is here stands, or what the other window saved. What did not clash is kept of both. */
   readonly settle: (keep: 'mine' | 'theirs') => Promise<void>
+  /** Brings what others saved meanwhile; what is unsent here is sent with it. False where the server did not answer. */
+  readonly check: () => Promise<boolean>
   readonly dismissNote: () => void
   /** Starts: sends what earlier visits could not. Returns what ends it. */
   readonly start: () => () => void
@@ -291,6 +293,30 @@ export function createSaver(
         })
         return sendAll('ask')
       }),
+    async check() {
+      let isReached = false
+      await enqueue(async () => {
+        const { held, status } = getState()
+        if (held.some(isChanged) || status.kind !== 'saved') {
+          await sendAll('ask')
+          isReached = getState().status.kind === 'saved' || getState().status.kind === 'clash'
+          return
+        }
+        const documents = basesOf(held)
+        const request: PageRequest = {
+          intent: 'save',
+          clashing: 'ask',
+          token: newToken(),
+          after: [],
+          documents,
+        }
+        // whoever only asks has saved nothing that could go unanswered
+        const answer = await send(request).catch(() => null)
+        if (answer?.kind === 'done') take(answer, request)
+        isReached = answer !== null
+      })
+      return isReached
+    },
     dismissNote: () => setState({ note: null }),
     start() {
       earlier = keeper.earlier()

@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react'
 import { useStore } from 'zustand'
 import { browserSaver } from '~/editor/saving/browserSaver'
+import { listenToNews } from '~/offline/news'
 import { bodyOf, type PageHistory, type Settings, type StoredDocument, type Work } from '~/model'
 
 /** What a page needs to change a job's settings. */
@@ -14,6 +15,7 @@ export interface SettingsPage {
 export function useJobSettings({ id, documents, history }: SettingsPage) {
   const [saver] = useState(() => browserSaver(`/jobs/${id}/work/document`, `work/${id}`, documents, history))
   useEffect(() => saver.start(), [saver])
+  useEffect(() => listenToNews(saver.check), [saver])
   const held = useStore(saver.store, (state) => state.held)
   const settings: Settings = bodyOf(held as readonly StoredDocument[], 'settings')
   const put = (next: Settings) => {

@@ -74,6 +74,7 @@ export function useWork(job: WorkData, serverNow: number) {
   const now = useNow(serverNow)
   const [outbox] = useState(() => browserWorkOutbox(job.id, job.workActs))
   useEffect(() => outbox.start(), [outbox])
+  useEffect(() => outbox.learn(job.workActs), [outbox, job.workActs])
   const own = useStore(outbox.store, (state) => state.acts)
   const waiting = useStore(outbox.store, (state) => state.waiting.length)
   // what is done here is done by whoever is signed in here

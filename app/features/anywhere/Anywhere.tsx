@@ -6,6 +6,7 @@ import { AnywhereContext, type AnywhereSheet } from '~/ui/anywhere'
 import { useFocusKept } from '~/ui/useFocusKept'
 import { useKept } from '~/ui/useKept'
 import { FindSheet } from './FindSheet'
+import { KeptBand } from './KeptBand'
 import { NewBuild } from './NewBuild'
 import { KeysSheet } from './KeysSheet'
 import { useOffline } from './useOffline'
@@ -60,6 +61,7 @@ export function Anywhere({ children }: { children: React.ReactNode }) {
   return (
     <AnywhereContext value={setSheet}>
       <UNSAFE_PortalProvider getContainer={() => opened.current}>
+        <KeptBand />
         {takeBuild ? <NewBuild onTake={takeBuild} /> : null}
         {children}
         <FindSheet open={sheet === 'find'} onClose={close} />

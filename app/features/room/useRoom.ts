@@ -6,6 +6,7 @@ import { applyEdits } from '~/core/edits/applyEdit'
 import { planOf } from '~/editor/planOf'
 import { browserSaver } from '~/editor/saving/browserSaver'
 import type { Held } from '~/editor/saving/heldDocuments'
+import { listenToNews } from '~/offline/news'
 import type { Bodies, DocumentKind, Edit, PageHistory, StoredDocument, Workpiece } from '~/model'
 
 export interface RoomData {
@@ -49,6 +50,7 @@ export function useRoom(room: RoomData) {
     ),
   )
   useEffect(() => saver.start(), [saver])
+  useEffect(() => listenToNews(saver.check), [saver])
   const held = useStore(saver.store, (state) => state.held)
   const [lookedAt, lookAt] = useState<RoomEdits | null>(null)
   const settings = bodyIn(held, 'settings')

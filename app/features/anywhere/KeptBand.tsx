@@ -1,0 +1,42 @@
+import { useEffect } from 'react'
+import { useLocation, useRevalidator } from 'react-router'
+import { styled } from 'styled-components'
+import { useStore } from 'zustand'
+import { copyText } from '~/messages'
+import { copy } from '~/offline/copy'
+import { isKept } from '~/offline/kept'
+import { listenToNews } from '~/offline/news'
+import { keptBand } from '~/ui/keptBand'
+
+const Band = styled.p`
+  ${keptBand}
+`
+
+/** Pages that show what the server said as they were opened are brought up to what others save. */
+function useOthersSaved(): void {
+  const { pathname } = useLocation()
+  const { revalidate } = useRevalidator()
+  useEffect(() => {
+    // a wall brings its own documents and acts
+    if (isKept(pathname)) return
+    return listenToNews(async () => {
+      await revalidate()
+      return true
+    }, true)
+  }, [pathname, revalidate])
+}
+
+/** A copy that this device kept says so, until it was compared with what the server has. */
+export function KeptBand() {
+  useOthersSaved()
+  const shown = useStore(copy)
+  useEffect(() => {
+    // from here on this says what the page's own first paint said
+    if (shown.state !== 'fresh') delete document.body.dataset.kept
+  }, [shown.state])
+  return shown.state === 'fresh' ? null : (
+    <Band role="status" data-kept-band={shown.state}>
+      {copyText(shown)}
+    </Band>
+  )
+}

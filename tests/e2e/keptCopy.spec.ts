@@ -1,0 +1,165 @@
+import type { Page } from '@playwright/test'
+import { OWN_PORT } from '../../playwright.config'
+import { OwnServer } from './ownServer'
+import { expect, expectSaved, newJob, newWall, openStage, test } from './page'
+import { SlowLink } from './slowLink'
+
+const server = new OwnServer(OWN_PORT, 'kept-copy')
+const link = new SlowLink(OWN_PORT + 60, OWN_PORT)
+test.beforeAll(async () => {
+  await server.start()
+  await link.start()
+})
+test.afterAll(async () => {
+  await link.stop()
+  await server.kill()
+})
+
+/** What of the page is a figure, and whether it is labeled as kept; looked at from its first paint on. */
+interface Seen {
+  readonly text: string
+  readonly labeled: boolean
+  readonly saved: boolean
+}
+
+/** Looks at the page ten times a second from before its first paint on. */
+const watchFrom = (page: Page) =>
+  page.addInitScript(() => {
+    const seen: Seen[] = []
+    ;(window as unknown as { seen: Seen[] }).seen = seen
+    setInterval(() => {
+      const main = document.querySelector('main')
+      if (!document.body || !main) return
+      const word = document.querySelector('[data-saved-word]')
+      const labeled =
+        document.body.dataset.kept !== undefined || document.querySelector('[data-kept-band]') !== null
+      const saved =
+        word !== null &&
+        getComputedStyle(word).visibility === 'visible' &&
+        /✓ saved/.test(word.textContent ?? '')
+      const text = document.body.innerText
+      seen.push({ text, labeled, saved })
+    }, 100)
+  })
+
+const seenOn = (page: Page) => page.evaluate(() => (window as unknown as { seen: Seen[] }).seen)
+
+test.describe('a copy that this device kept', () => {
+  test('says so from its first paint, is compared as soon as the server answers, and is never called saved before', async ({
+    browser,
+    page,
+  }) => {
+    test.setTimeout(400_000)
+    // made and kept over a quick link
+    const job = await newJob(page, link.url, 'Plover Row')
+    await newWall(page, job, {
+      room: 'Den',
+      name: 'Long side',
+      width: '143 1/2',
+      height: '94',
+      baseboard: '4',
+    })
+    const path = new URL(page.url()).pathname.replace(/\/measure.*/, '')
+    const phone = await browser.newContext({
+      viewport: { width: 390, height: 844 },
+      serviceWorkers: 'allow',
+      locale: 'en-US',
+    })
+    const wall = await phone.newPage()
+    const errors: string[] = []
+    wall.on('pageerror', (error) => errors.push(error.message))
+    await wall.goto(`${link.url}${path}/mark`)
+    await expect
+      .poll(() => wall.evaluate(async () => (await (await caches.open('regla pages')).keys()).length), {
+        timeout: 60_000,
+      })
+      .toBeGreaterThanOrEqual(8)
+    await wall.close()
+    // meanwhile somebody else makes the wall wider
+    await page.goto(`${server.url}${path}/measure`)
+    const width = page.getByRole('textbox', { name: 'Width, corner to corner' })
+    await width.fill('151 3/4')
+    await width.press('Enter')
+    await expectSaved(page)
+
+    link.delay = 6_000
+    const atStage = async (stage: string) => {
+      const late = await phone.newPage()
+      late.on('pageerror', (error) => errors.push(`${stage}: ${error.message}`))
+      await watchFrom(late)
+      await late.goto(`${link.url}${path}/${stage}`, { waitUntil: 'commit', timeout: 60_000 })
+      // what was kept is shown, and says that it was
+      await expect
+        .poll(async () => (await seenOn(late)).some(({ labeled }) => labeled), { timeout: 40_000 })
+        .toBe(true)
+      // and is what the server has in the end, by itself
+      await expect
+        .poll(async () => (await seenOn(late)).at(-1)?.labeled ?? true, { timeout: 60_000 })
+        .toBe(false)
+      const seen = await seenOn(late)
+      const fresh = seen.at(-1)?.text ?? ''
+      const stale = seen.filter(
+        ({ text, labeled }) => !labeled && /143 ?1⁄2|143 ½|143 1\/2/.test(text) && text !== fresh,
+      )
+      expect([stage, stale.length]).toEqual([stage, 0])
+      expect([stage, seen.filter(({ labeled, saved }) => labeled && saved).length]).toEqual([stage, 0])
+      // every sample without a label shows what stands there in the end
+      if (stage === 'mark') {
+        const number = await late.getByTestId('huge-mark').innerText()
+        expect(number.length).toBeGreaterThan(0)
+      }
+      await late.close()
+    }
+    // each waits for the link, not for the machine
+    await Promise.all(['mark', 'cut', 'buy', 'fit', 'measure', 'layout', 'finish', 'log'].map(atStage))
+    expect(errors).toEqual([])
+
+    // with the server away it stays a copy, and says that too
+    link.delay = 0
+    const again = await phone.newPage()
+    await again.goto(`${link.url}${path}/mark`)
+    await expect(again.locator('[data-kept-band]')).toHaveCount(0)
+    await server.kill()
+    await again.reload()
+    await expect(again.locator('[data-kept-band="away"]')).toContainText('the server is away', {
+      timeout: 30_000,
+    })
+    await expect(again.locator('[data-saved-word]')).toContainText('as of')
+    await again.screenshot({ path: 'test-results/kept-away.png' })
+    await server.start()
+    await expect(again.locator('[data-kept-band]')).toHaveCount(0, { timeout: 30_000 })
+    await expect(again.locator('[data-saved-word]')).toContainText('✓ saved')
+    await phone.close()
+  })
+
+  test('an open page takes in what another window saves, by itself; what is in hand here stays', async ({
+    browser,
+    page,
+  }) => {
+    test.setTimeout(180_000)
+    const job = await newJob(page, server.url, 'Dabchick Lane')
+    await newWall(page, job, {
+      room: 'Den',
+      name: 'Short side',
+      width: '121',
+      height: '94',
+      baseboard: '4',
+    })
+    const wall = page.url().replace(/\/measure.*/, '')
+    const other = await (await browser.newContext({ locale: 'en-US' })).newPage()
+    await other.goto(`${wall}/measure`)
+    const width = (of: Page) => of.getByRole('textbox', { name: 'Width, corner to corner' })
+    await expect(width(other)).toHaveValue(/^121/)
+    await width(page).fill('127')
+    await width(page).press('Enter')
+    await expectSaved(page)
+    await expect(width(other)).toHaveValue(/^127/, { timeout: 15_000 })
+    // the page of the job, too
+    await other.goto(job)
+    await expect(other.getByText('127')).not.toHaveCount(0)
+    await openStage(page, 'Measure')
+    await width(page).fill('133')
+    await width(page).press('Enter')
+    await expect(other.getByText(/133/).first()).toBeVisible({ timeout: 20_000 })
+  })
+})

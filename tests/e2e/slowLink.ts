@@ -1,0 +1,35 @@
+import { createServer, request, type Server } from 'node:http'
+
+/** A link between a browser and a server that takes its time: each request waits `delay` milliseconds before it goes on. */
+export class SlowLink {
+  delay = 0
+  readonly url: string
+  readonly #server: Server
+
+  constructor(
+    readonly port: number,
+    readonly to: number,
+  ) {
+    this.url = `http://127.0.0.1:${port}`
+    this.#server = createServer((asked, answer) => {
+      setTimeout(() => {
+        const { method, url: path, headers } = asked
+        const passed = request({ port: this.to, host: '127.0.0.1', method, path, headers }, (given) => {
+          answer.writeHead(given.statusCode ?? 502, given.headers)
+          given.pipe(answer)
+        })
+        passed.on('error', () => answer.destroy())
+        asked.pipe(passed)
+      }, this.delay)
+    })
+  }
+
+  start(): Promise<void> {
+    return new Promise((ready) => this.#server.listen(this.port, '127.0.0.1', ready))
+  }
+
+  async stop(): Promise<void> {
+    this.#server.closeAllConnections()
+    await new Promise((done) => this.#server.close(done))
+  }
+}
