@@ -89,7 +89,11 @@ export function SavingTools({ saver, here }: SavingProps) {
           </Tip>
         )
       })}
-      <Status role="status" data-saved-word $bad={status.kind === 'failed' || status.kind === 'clash'}>
+      <Status
+        role="status"
+        data-saved-word
+        $bad={status.kind === 'failed' || status.kind === 'clash' || shownAs.state !== 'fresh'}
+      >
         {savingWord(status.kind, stepped, here, shownAs)}
       </Status>
     </>

@@ -2,12 +2,14 @@ import { CloudOff } from 'lucide-react'
 import { useEffect, useMemo, useState } from 'react'
 import { styled } from 'styled-components'
 import { useStore } from 'zustand'
+import { releaseOf } from '~/core/asbuilt/release'
 import { actClashes } from '~/core/log/clashes'
 import { tickOf } from '~/length'
 import { actClashText, clockText, durationText, logText, stripName } from '~/messages'
 import { Button } from '~/ui/Button'
+import { SteadyButton } from '~/ui/SteadyButton'
 import { space, type } from '~/ui/theme'
-import { newToken } from './saving/browserSaver'
+import { newToken, rackPiece } from './saving/browserSaver'
 import { listenToNews } from '~/offline/news'
 import { useActs, useBringWall, useOutbox, useWallEditor } from './WallEditor'
 
@@ -62,6 +64,20 @@ export function Unsent() {
   useOthers()
   const late = useLate(waiting.length > 0)
   const { names } = identity.crew
+  const strike = (entry: string) =>
+    outbox.record({ id: newToken(), kind: 'struck', entry, doneAt: Date.now() })
+  /** The second of a piece that was cut twice lies on the rack from now on, under the piece's name. */
+  const spare = (name: string, entry: string) => {
+    const piece = releaseOf(acts)?.pieces.find((state) => state.piece.name === name)?.piece
+    if (piece)
+      rackPiece({
+        material: piece.materialId,
+        length: piece.shortLength,
+        label: `${name} spare`.slice(0, 12),
+        job: identity.job.id,
+      })
+    strike(entry)
+  }
   const who = (member: string | null) => (member === null ? 'one phone' : (names[member] ?? 'someone'))
   return (
     <div>
@@ -95,13 +111,11 @@ export function Unsent() {
         return (
           <Line key={last?.id} role="status" data-bad data-clash={clash.kind}>
             {actClashText(named, who, (at) => clockText(at))}
-            <Button
-              $kind="quiet"
-              onPress={() =>
-                last && outbox.record({ id: newToken(), kind: 'struck', entry: last.id, doneAt: Date.now() })
-              }
-            >
-              {logText.forget}
+            {clash.kind === 'cutTwice' && last ? (
+              <SteadyButton onPress={() => spare(clash.piece, last.id)}>{logText.isSpare}</SteadyButton>
+            ) : null}
+            <Button $kind="quiet" onPress={() => last && strike(last.id)}>
+              {clash.kind === 'cutTwice' ? logText.isOne : logText.forget}
             </Button>
           </Line>
         )

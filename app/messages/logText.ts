@@ -42,6 +42,8 @@ export const logText = {
     count === 1
       ? 'The server would not take 1 thing done here.'
       : `The server would not take ${count} things done here.`,
+  isSpare: 'Yes: put it on the rack',
+  isOne: 'No, it is one piece',
   forget: 'All right',
   clockBack: (minutes: string) => `This phone’s clock went back by ${minutes}. What you do is kept in order.`,
   newBuild: 'A newer Regla is there.',
@@ -129,6 +131,7 @@ export function actClashText(
   const two = clash.acts.map(({ member, at }) => `${who(member)} ${time(at)}`).join('; ')
   return {
     upTwice: `${clash.piece} was fitted twice: ${two}. One of them is another piece.`,
+    cutTwice: `${clash.piece} was cut twice: ${two}. Is one of them a spare?`,
     spoiledUp: `${clash.piece} was spoiled and fitted at about the same time: ${two}.`,
     readTwice: `${clash.piece} was read twice and differently: ${two}. The last counts.`,
   }[clash.kind]

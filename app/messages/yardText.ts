@@ -17,6 +17,14 @@ const STATES: Readonly<Record<StockState, string>> = {
   later: 'there later',
 }
 
+/** What of a length two windows may both change. */
+const FIELDS: Readonly<Record<string, string>> = {
+  price: 'the price',
+  trueLength: 'the true length',
+  leastOrder: 'the least order',
+  supplier: 'the supplier',
+}
+
 /** What the crew's yard says. */
 export const yardText = {
   title: 'The yard',
@@ -83,6 +91,10 @@ export const yardText = {
   put: (label: string) => `Put it on as ${label}`,
   found: 'found there',
   all: 'All stuff',
+  clash: (fields: readonly string[], length: string) =>
+    `Another window also changed ${fields.map((field) => FIELDS[field] ?? 'it').join(' and ')} of ${length}.`,
+  keepMine: 'Keep what is here',
+  takeTheirs: 'Take the other',
   refused: 'That could not be kept: is the length there already, or longer than anything may be?',
 } as const
 

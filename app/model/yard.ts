@@ -170,3 +170,10 @@ export function yardActSchema() {
   ])
 }
 export type YardAct = z.output<ReturnType<typeof yardActSchema>>
+
+/** What two windows both changed of a length: its fields, and how it stands now. */
+export interface LengthClash {
+  readonly fields: readonly (keyof StockLength)[]
+  readonly now: StockLength
+  readonly mine: StockLength
+}

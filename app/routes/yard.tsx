@@ -69,6 +69,10 @@ function carryOut(db: Database, intent: string, form: FormData) {
   switch (intent) {
     case 'saveLength':
       return said(yard.saveLength(db, posted(form)))
+    case 'changeLength': {
+      const done = yard.changeLength(db, posted(form))
+      return typeof done === 'boolean' ? said(done) : { clash: done }
+    }
     case 'dropLength':
       yard.dropLength(db, textOf(form, 'id'))
       return {}

@@ -4,7 +4,9 @@ import { type PriceRow, priceListCsv, readPriceList } from '~/core/yard/priceLis
 import type { Units } from '~/length'
 import { startStock } from '~/core/yard/startStock'
 import {
+  type LengthClash,
   LIMITS,
+  mergeDocuments,
   type StockLength,
   stockLengthSchema,
   type StockMaterial,
@@ -75,6 +77,25 @@ function keepMaterial(db: Database, kept: StockMaterial, position: number): void
 function keepLength(db: Database, { material, supplier, ...row }: StockLength): void {
   const values = { ...row, materialId: material, supplierId: supplier }
   db.insert(stockLengths).values(values).onConflictDoUpdate({ target: stockLengths.id, set: values }).run()
+}
+
+const CHANGE = z.strictObject({ was: LENGTH, row: LENGTH })
+
+/**
+ * Changes a length that is kept: what the page changed of it, of which it says how it was, on top of what others have changed since. Where both
+ * changed the same field nothing is kept, and both are told. False where it can't be read, or is not there any more.
+ */
+export function changeLength(db: Database, posted: unknown): boolean | LengthClash {
+  const read = CHANGE.safeParse(posted)
+  if (!read.success) return false
+  const { was, row } = read.data
+  return inTransaction(db, (tx) => {
+    const now = stockOf(tx).lengths.find(({ id }) => id === row.id)
+    if (!now) return false
+    const { merged, clashes } = mergeDocuments(was, row, now)
+    if (clashes.length > 0) return { fields: clashes as (keyof StockLength)[], now, mine: row }
+    return saveLength(tx, merged)
+  })
 }
 
 /** Keeps a length in the place of one of its id; false where it can't be read, or nobody knows its material or supplier. */

@@ -15,6 +15,7 @@ import { askSupplier, STAND_IN } from './suppliers.server'
 import {
   addSupplier,
   bringList,
+  changeLength,
   dropLength,
   recordYard,
   saveLength,
@@ -52,6 +53,28 @@ describe('the crew’s stock', () => {
     expect(saveMaterial(db, { ...kept, kind: 'eased' })).toBe(true)
     expect(stockOf(db).materials[0]?.kind).toBe('eased')
     expect(saveMaterial(db, { kind: 'plank' })).toBe(false)
+  })
+
+  // before, the second window's least order of 4 brought the price of before back
+  test('two windows that change one length each keep what they changed; of one field both are asked', () => {
+    const db = openDatabase(':memory:')
+    const [was] = stockOf(db).lengths
+    if (!was) throw new Error('no stock')
+    const now = () => stockOf(db).lengths.find(({ id }) => id === was.id)
+    expect(changeLength(db, { was, row: { ...was, price: 777 } })).toBe(true)
+    expect(changeLength(db, { was, row: { ...was, leastOrder: 4 } })).toBe(true)
+    expect(now()).toEqual({ ...was, price: 777, leastOrder: 4 })
+    const clash = changeLength(db, { was, row: { ...was, price: 525, trueLength: inches(95) } })
+    expect(clash).toMatchObject({ fields: ['price'], now: { price: 777 }, mine: { price: 525 } })
+    // nothing of it was kept, nor was what did not clash
+    expect(now()).toEqual({ ...was, price: 777, leastOrder: 4 })
+    const mine = { ...was, price: 777, leastOrder: 4 }
+    expect(changeLength(db, { was: mine, row: { ...mine, price: 525 } })).toBe(true)
+    expect(now()?.price).toBe(525)
+    // one that was dropped meanwhile does not come back by a change of it, nor is nonsense kept
+    dropLength(db, was.id)
+    expect(changeLength(db, { was, row: { ...was, price: 1 } })).toBe(false)
+    expect([now(), changeLength(db, { row: was }), changeLength(db, null)]).toEqual([undefined, false, false])
   })
 
   test('a list waits until it is taken, whole; the next of the same supplier takes its place', () => {

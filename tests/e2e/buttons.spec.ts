@@ -36,7 +36,8 @@ async function listen(page: Page) {
     }
     const asked = window.fetch
     window.fetch = (...args) => {
-      note()
+      // what every page asks by itself every few seconds comes of no press
+      if (!/\/news$/.test(String(args[0]))) note()
       return asked(...args)
     }
     HTMLInputElement.prototype.click = note

@@ -223,6 +223,26 @@ describe('clashes, case by case', () => {
     const spoiled = [of('spoiled', 1, 'ann'), of('pieceUp', 2, 'bo')]
     expect(actClashes(spoiled, 100)[0]?.acts.map(({ id }) => id)).toEqual(spoiled.map(({ id }) => id))
   })
+  // before, one piece cut by two phones was kept twice and nobody was told
+  test('cut twice: by two phones or one, whenever, unless it was spoiled or not cut after all between', () => {
+    const cuts = [of('pieceCut', 1, 'ann'), of('pieceCut', 500, 'bo')]
+    expect(actClashes(cuts, 1)).toEqual([
+      expect.objectContaining({
+        kind: 'cutTwice',
+        acts: [
+          { id: cuts[0]?.id, member: 'ann', at: MIN },
+          { id: cuts[1]?.id, member: 'bo', at: 500 * MIN },
+        ],
+      }),
+    ])
+    expect(kinds(of('pieceCut', 1, null), of('pieceCut', 2, null))).toEqual(['cutTwice'])
+    expect(kinds(of('pieceCut', 1, 'ann'), of('pieceUncut', 2, 'ann'), of('pieceCut', 3, 'bo'))).toEqual([])
+    expect(kinds(of('pieceCut', 1, 'ann'), of('spoiled', 2, 'ann'), of('pieceCut', 3, 'ann'))).toEqual([])
+    expect(kinds(of('pieceCut', 1, 'ann'), of('pieceUp', 2, 'bo'))).toEqual([])
+    // settled it is told no more
+    const settled = act('struck', 600, { entry: cuts[1]?.id })
+    expect(kinds(...cuts, settled)).toEqual([])
+  })
   test('up, spoiled and off again by two people within ten minutes of each other', () => {
     expect(kinds(of('spoiled', 1, 'ann'), of('pieceUp', 2, 'bo'))).toEqual(['spoiledUp'])
     expect(kinds(of('pieceUp', 1, 'ann'), of('spoiled', 2, 'bo'))).toEqual(['spoiledUp'])

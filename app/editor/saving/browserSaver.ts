@@ -88,3 +88,13 @@ export function browserOutboxOf(url: string, name: string, acts: readonly YardAc
 export function browserWorkOutbox(job: string, acts: readonly WorkAct[]): Outbox<WorkAct> {
   return outboxAt(`/jobs/${job}/work/acts`, `work ${job}`, acts, false)
 }
+
+/** Puts a piece on the rack from a page that has nothing else of the yard. */
+export function rackPiece(
+  piece: Pick<Extract<YardAct, { kind: 'racked' }>, 'material' | 'length' | 'label' | 'job'>,
+): void {
+  const act = { ...piece, id: newToken(), kind: 'racked', doneAt: Date.now(), of: null }
+  void theQueue()
+    .keep('yard', '/yard/acts', act)
+    .then(sendWaiting, () => undefined)
+}

@@ -7,13 +7,13 @@ import { onHandOf } from '~/core/yard/yardState'
 import type { useYard } from '~/editor/useYard'
 import { inches, type Length } from '~/length'
 import { materialName, sayStock, type Wording, yardText, whyNot } from '~/messages'
-import type { StockLength } from '~/model'
+import type { LengthClash, StockLength } from '~/model'
 import { Button } from '~/ui/Button'
 import { Choice } from '~/ui/Choice'
 import { CommitLength } from '~/ui/CommitLength'
 import { FieldBox } from '~/ui/fields'
 import { PriceField } from '~/ui/PriceField'
-import { Row } from '~/ui/page'
+import { Alert, Row } from '~/ui/page'
 import { Table } from '~/ui/Table'
 import { Wide } from '~/ui/Wide'
 import type { YardPageProps } from './yardProps'
@@ -71,7 +71,9 @@ export function StockTable({
   readonly yard: ReturnType<typeof useYard>
   readonly wording: Wording & { readonly currency: string }
 }) {
-  const fetcher = useFetcher()
+  const fetcher = useFetcher<{ readonly clash?: LengthClash }>()
+  const [settled, setSettled] = useState<LengthClash | null>(null)
+  const clash = fetcher.data?.clash
   const [fresh, setFresh] = useState<Length>(inches(168))
   const lengths = stock.lengths.filter((each) => each.material === material)
   const onHand = onHandOf(yard.acts)
@@ -80,12 +82,33 @@ export function StockTable({
       { intent: 'saveLength', value: JSON.stringify(length) },
       { method: 'post', action: '/yard' },
     )
+  /** What is changed of a row, beside how it was when it was changed: others may be at it. */
+  const change = (was: StockLength, patch: Partial<StockLength>) =>
+    void fetcher.submit(
+      { intent: 'changeLength', value: JSON.stringify({ was, row: { ...was, ...patch } }) },
+      { method: 'post', action: '/yard' },
+    )
   const supplierOptions = [
     { id: '', text: yardText.noSupplier },
     ...stock.suppliers.map(({ id, name }) => ({ id, text: name })),
   ]
   return (
     <>
+      {clash && clash !== settled ? (
+        <Alert role="alert">
+          {yardText.clash(clash.fields, sayStock(clash.now.length, wording))}{' '}
+          <Button
+            onPress={() => {
+              setSettled(clash)
+              const mine = Object.fromEntries(clash.fields.map((field) => [field, clash.mine[field]]))
+              change(clash.now, mine)
+            }}
+          >
+            {yardText.keepMine}
+          </Button>
+          <Button onPress={() => setSettled(clash)}>{yardText.takeTheirs}</Button>
+        </Alert>
+      ) : null}
       <Wide label={`${yardText.boards}: ${materialName(material, wording)}`}>
         <Cells>
           <Table aria-label={`${yardText.boards}, ${materialName(material, wording)}`}>
@@ -114,7 +137,7 @@ export function StockTable({
                         format={wording.format}
                         least={inches(6)}
                         onDone={(trueLength) =>
-                          save({ ...each, trueLength: trueLength === each.length ? null : trueLength })
+                          change(each, { trueLength: trueLength === each.length ? null : trueLength })
                         }
                       />
                     </td>
@@ -123,7 +146,7 @@ export function StockTable({
                         label={yardText.price(what)}
                         value={each.price}
                         currency={wording.currency}
-                        onChange={(price) => save({ ...each, price })}
+                        onChange={(price) => change(each, { price })}
                       />
                     </td>
                     <td>
@@ -131,7 +154,7 @@ export function StockTable({
                         label={yardText.least(what)}
                         value={each.leastOrder}
                         least={1}
-                        onDone={(leastOrder) => save({ ...each, leastOrder })}
+                        onDone={(leastOrder) => change(each, { leastOrder })}
                       />
                     </td>
                     <td>
@@ -140,7 +163,7 @@ export function StockTable({
                         label={yardText.from(what)}
                         value={each.supplier ?? ''}
                         options={supplierOptions}
-                        onChange={(id) => save({ ...each, supplier: id === '' ? null : id })}
+                        onChange={(id) => change(each, { supplier: id === '' ? null : id })}
                       />
                     </td>
                     <td>
