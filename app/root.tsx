@@ -17,6 +17,7 @@ import type { Route } from './+types/root'
 import { Anywhere } from './features/anywhere/Anywhere'
 import { Trouble } from './features/trouble/Trouble'
 import { signInGate } from './server/crew/entry.server'
+import { buildNow } from './server/news.server'
 import { themeOf } from './server/theme.server'
 import { GlobalStyle } from './ui/GlobalStyle'
 import { useNonce } from './ui/nonce'
@@ -36,7 +37,7 @@ export const links: Route.LinksFunction = () => [
 export const middleware = [signInGate]
 
 export function loader({ request }: Route.LoaderArgs) {
-  return { theme: themeOf(request) }
+  return { theme: themeOf(request), build: buildNow() }
 }
 
 /** The look is the page's own once it is up; pages that need nothing else open without the server. */
@@ -46,7 +47,13 @@ export function Layout({ children }: { children: React.ReactNode }) {
   const nonce = useNonce()
   const data = useRouteLoaderData<typeof loader>('root')
   return (
-    <html lang="en-US" dir="ltr" data-theme={data?.theme ?? 'light'} suppressHydrationWarning>
+    <html
+      lang="en-US"
+      dir="ltr"
+      data-theme={data?.theme ?? 'light'}
+      data-build={data?.build ?? ''}
+      suppressHydrationWarning
+    >
       <head>
         <meta charSet="utf-8" />
         <meta name="viewport" content="width=device-width, initial-scale=1" />

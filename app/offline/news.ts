@@ -1,3 +1,4 @@
+import { createStore } from 'zustand/vanilla'
 import { copy, isAway, isFresh } from './copy'
 
 /** How often the server is asked whether anything was saved, while the page is in view. */
@@ -13,11 +14,22 @@ let known: string | null = null
 let asking = false
 let timer: ReturnType<typeof setInterval> | null = null
 
+/** Whether the server serves a newer build than the one this page is of. */
+export const newer = createStore<{ readonly isThere: boolean }>(() => ({ isThere: false }))
+
+function compareBuild(served: string | undefined): void {
+  const own = document.documentElement.dataset.build
+  const isThere = Boolean(served) && Boolean(own) && served !== own
+  if (newer.getState().isThere !== isThere) newer.setState({ isThere })
+}
+
 async function newsNow(): Promise<string | null> {
   try {
     const answer = await fetch('/news', { cache: 'no-store', signal: AbortSignal.timeout(ANSWER_WITHIN_MS) })
     if (!answer.ok || answer.redirected) return null
-    return ((await answer.json()) as { news: string }).news
+    const { news, build } = (await answer.json()) as { news: string; build?: string }
+    compareBuild(build)
+    return news
   } catch {
     return null
   }

@@ -2,7 +2,7 @@ import { messageSW, Workbox } from 'workbox-window'
 import { createStore } from 'zustand/vanilla'
 import { isKeptFrom } from './copy'
 import { DATA, PAGES, wallOf } from './kept'
-import { lookAgain } from './news'
+import { lookAgain, newer } from './news'
 
 /** What the page knows of its worker: whether this wall is kept, and how to take a newer build that waits. */
 export const offline = createStore<{ readonly kept: string | null; readonly take: (() => void) | null }>(
@@ -47,7 +47,14 @@ export function forgetPages(): void {
 
 /** Registers the worker where there can be one: not on plain http on a network, not while developing. */
 export function registerWorker(): void {
-  if (!('serviceWorker' in navigator) || import.meta.env.DEV) return
+  if (import.meta.env.DEV) return
+  // without a worker a newer page comes by loading it
+  const loadAnew = () =>
+    newer.subscribe(({ isThere }) => offline.setState({ take: isThere ? () => location.reload() : null }))
+  if (!('serviceWorker' in navigator)) {
+    loadAnew()
+    return
+  }
   navigator.serviceWorker.addEventListener(
     'message',
     ({ data }: MessageEvent<{ type?: string; at?: string }>) => {
@@ -65,11 +72,15 @@ export function registerWorker(): void {
       },
     }),
   )
+  // a page that is open learns of a newer build by the news: its worker is fetched then, and waits
+  newer.subscribe(({ isThere }) => {
+    if (isThere) void made.update().catch(() => undefined)
+  })
   made.register().then(
     () => {
       worker = made
       void keepWall(location.pathname)
     },
-    () => undefined,
+    () => void loadAnew(),
   )
 }

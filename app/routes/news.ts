@@ -1,7 +1,10 @@
 import { onDatabase } from '~/server/database.server'
-import { newsOf } from '~/server/news.server'
+import { buildNow, newsOf } from '~/server/news.server'
 
-/** Whether anything was saved since: a page that is open asks every few seconds. */
+/** Whether anything was saved since, and which build is served: a page that is open asks every few seconds. */
 export function loader() {
-  return Response.json({ news: onDatabase(newsOf) }, { headers: { 'cache-control': 'no-store' } })
+  return Response.json(
+    { news: onDatabase(newsOf), build: buildNow() },
+    { headers: { 'cache-control': 'no-store' } },
+  )
 }

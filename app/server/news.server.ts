@@ -1,3 +1,5 @@
+import { createHash } from 'node:crypto'
+import { readFileSync } from 'node:fs'
 import { type Database, sqliteOf } from './db/database.server'
 import { newId } from './ids.server'
 
@@ -11,4 +13,18 @@ const START = newId()
 export function newsOf(db: Database): string {
   const { n } = sqliteOf(db).prepare('select total_changes() n').get() as { n: number }
   return `${START}-${n}`
+}
+
+let build: string | null = null
+
+/** The build that this server serves: of what its service worker lists, which is another with each. Empty while developing. */
+export function buildNow(): string {
+  try {
+    return (build ??= createHash('sha256')
+      .update(readFileSync('build/client/sw.js'))
+      .digest('hex')
+      .slice(0, 16))
+  } catch {
+    return ''
+  }
 }

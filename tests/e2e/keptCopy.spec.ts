@@ -166,4 +166,45 @@ test.describe('a copy that this device kept', () => {
     await width(page).press('Enter')
     await expect(other.getByText(/133/).first()).toBeVisible({ timeout: 20_000 })
   })
+
+  // before, it was told at the second full load, on a page that was new already
+  test('a page that is open is told of a newer build, once nothing here is unsent, on whichever stage it is', async ({
+    page,
+  }) => {
+    test.setTimeout(120_000)
+    const job = await newJob(page, server.url, 'Ouzel Court')
+    await newWall(page, job, {
+      room: 'Den',
+      name: 'Short side',
+      width: '121',
+      height: '94',
+      baseboard: '4',
+    })
+    const note = page.getByText('A newer Regla is there.')
+    await page.waitForTimeout(4_500)
+    await expect(note).toHaveCount(0)
+    // what is changed now can't be sent
+    await page.route('**/document**', (route) => route.abort())
+    const width = page.getByRole('textbox', { name: 'Width, corner to corner' })
+    await width.fill('127')
+    await width.press('Enter')
+    await expect(page.locator('[data-saved-word]')).toHaveText('not saved')
+    await page.route('**/news', async (route) => {
+      const answer = await route.fetch()
+      await route.fulfill({ json: { ...((await answer.json()) as object), build: 'another' } })
+    })
+    await page.waitForTimeout(5_000)
+    await expect(note).toHaveCount(0)
+    await page.unroute('**/document**')
+    await page.evaluate(() => window.dispatchEvent(new Event('online')))
+    await expect(page.locator('[data-saved-word]')).toHaveText(/✓ saved/, { timeout: 20_000 })
+    await expect(note).toBeVisible({ timeout: 15_000 })
+    await openStage(page, 'Mark')
+    await expect(note).toBeVisible()
+    await page.unroute('**/news')
+    await page.getByRole('button', { name: 'Take it' }).click()
+    await expect(note).toHaveCount(0)
+    await openStage(page, 'Measure')
+    await expect(width).toHaveValue(/^127/)
+  })
 })

@@ -1,4 +1,5 @@
 import type { Act, PageHistory, StoredDocument, WorkAct, YardAct } from '~/model'
+import { holds } from '~/offline/inHand'
 import { wallChanged } from '~/offline/register'
 import { type ActQueue, type AnyAct, browserQueue, memoryQueue } from './actQueue'
 import { createOutbox, type Outbox } from './outbox'
@@ -12,6 +13,14 @@ export function newToken(): string {
   return [...bytes].map((byte) => byte.toString(16).padStart(2, '0')).join('')
 }
 
+/** A page that is left holds nothing here any more: what it had not sent is kept for its next visit. */
+function ended(end: () => void, who: object): () => void {
+  return () => {
+    end()
+    holds(who, false)
+  }
+}
+
 /** The saver of a page in the browser: its server at `url`, what is unsent in the browser's own storage. */
 export function browserSaver(
   url: string,
@@ -19,7 +28,7 @@ export function browserSaver(
   documents: readonly StoredDocument[],
   history: PageHistory,
 ): Saver {
-  return createSaver(documents, history, {
+  const saver = createSaver(documents, history, {
     async send(request) {
       const answer = await sendChange(url, request)
       wallChanged()
@@ -29,6 +38,8 @@ export function browserSaver(
     keeper: unsentKeeper(browserShelf(), page, newToken()),
     newToken,
   })
+  saver.store.subscribe(({ status }) => holds(saver, status.kind !== 'saved'))
+  return { ...saver, start: () => ended(saver.start(), saver) }
 }
 
 let shared: ActQueue | null = null
@@ -65,13 +76,15 @@ function outboxAt<Of extends AnyAct>(
   known: readonly Of[],
   asks: boolean,
 ): Outbox<Of> {
-  return createOutbox<Of>(of, known, {
+  const outbox = createOutbox<Of>(of, known, {
     url,
     queue: theQueue(),
     send,
     load: asks ? () => loadActs<Of>(url) : null,
     shelf: browserShelf(),
   })
+  outbox.store.subscribe(({ waiting }) => holds(outbox, waiting.length > 0))
+  return { ...outbox, start: () => ended(outbox.start(), outbox) }
 }
 
 /** The outbox of a wall's acts in the browser. */

@@ -1,6 +1,7 @@
 import { useEffect } from 'react'
 import { useStore } from 'zustand'
 import { sendWaiting } from '~/editor/saving/browserSaver'
+import { inHand } from '~/offline/inHand'
 import { keepWall, offline } from '~/offline/register'
 
 /** Not before the page is up: what is kept for later never holds up what is looked at now. */
@@ -24,5 +25,8 @@ export function useOffline(pathname: string): (() => void) | null {
       document.removeEventListener('visibilitychange', shown)
     }
   }, [])
-  return useStore(offline, (state) => state.take)
+  const take = useStore(offline, (state) => state.take)
+  // never while something here is not sent: it would have to wait for the next visit
+  const isHeld = useStore(inHand, ({ some }) => some)
+  return isHeld ? null : take
 }
