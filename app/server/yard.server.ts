@@ -2,6 +2,7 @@ import { asc, desc, eq, isNull } from 'drizzle-orm'
 import { z } from 'zod'
 import { type PriceRow, priceListCsv, readPriceList } from '~/core/yard/priceList'
 import type { Units } from '~/length'
+import { nextLabel } from '~/core/yard/yardState'
 import { startStock } from '~/core/yard/startStock'
 import {
   type LengthClash,
@@ -215,6 +216,19 @@ export function yardActsOf(db: Database): YardAct[] {
     })
 }
 
+/** Offcuts with a label that another one has already get the next: two phones that count by themselves give the same one twice. */
+function ownLabels(coming: readonly YardAct[], before: readonly YardAct[]): YardAct[] {
+  const all = [...before]
+  const known = new Set(before.map(({ id }) => id))
+  return coming.map((act) => {
+    if (act.kind !== 'racked' || known.has(act.id)) return act
+    const isTaken = all.some((each) => each.kind === 'racked' && each.label === act.label)
+    const own = isTaken && /^R\d+$/.test(act.label) ? { ...act, label: nextLabel(all) } : act
+    all.push(own)
+    return own
+  })
+}
+
 /** Keeps what happened to boards; what it has already is left as it is. False where it can't be read, or of no job there is. */
 export function recordYard(db: Database, posted: unknown, member: string | null = null): boolean {
   const parsed = BUNDLE.safeParse(posted)
@@ -222,7 +236,7 @@ export function recordYard(db: Database, posted: unknown, member: string | null 
   const jobs = new Set(parsed.data.acts.flatMap((act) => ('job' in act && act.job !== null ? [act.job] : [])))
   if (![...jobs].every((job) => jobExists(db, job))) return false
   const came = whenCame(parsed.data)
-  const rows = parsed.data.acts.map(({ id, kind, doneAt, ...rest }) => {
+  const rows = ownLabels(parsed.data.acts, yardActsOf(db)).map(({ id, kind, doneAt, ...rest }) => {
     const { job, ...body } = { job: null, ...rest }
     // a rack's row names its job in its body too: one that is of no job says so
     const whole = kind === 'racked' ? { ...body, job } : body

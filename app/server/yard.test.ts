@@ -77,6 +77,32 @@ describe('the crew’s stock', () => {
     expect([now(), changeLength(db, { row: was }), changeLength(db, null)]).toEqual([undefined, false, false])
   })
 
+  // before, two phones that each put an offcut on the rack both called it R1
+  test('two offcuts that come with one label have two: the later one the next; sent twice it keeps its own', () => {
+    const { material, length } = stockOf(openDatabase(':memory:')).lengths[0] ?? {}
+    const db = openDatabase(':memory:')
+    const racked = (id: string, label: string) => ({
+      id,
+      kind: 'racked',
+      doneAt: 1_000,
+      material,
+      length,
+      label,
+      job: null,
+      of: null,
+    })
+    expect(recordYard(db, [racked('phone-one', 'R1')])).toBe(true)
+    expect(
+      recordYard(db, { sentAt: 1_000, acts: [racked('phone-two', 'R1'), racked('phone-2-2', 'R2')] }),
+    ).toBe(true)
+    expect(recordYard(db, [racked('phone-two', 'R1'), racked('phone-one', 'R1')])).toBe(true)
+    const labels = () => Object.fromEntries(rackOf(yardActsOf(db)).map(({ id, label }) => [id, label]))
+    expect(labels()).toEqual({ 'phone-one': 'R1', 'phone-two': 'R2', 'phone-2-2': 'R3' })
+    // a name somebody gave stands as it is
+    expect(recordYard(db, [racked('spare-one', 'A3 spare'), racked('spare-two', 'A3 spare')])).toBe(true)
+    expect(labels()).toMatchObject({ 'spare-one': 'A3 spare', 'spare-two': 'A3 spare' })
+  })
+
   test('a list waits until it is taken, whole; the next of the same supplier takes its place', () => {
     const db = openDatabase(':memory:')
     const supplier = addSupplier(db, { name: 'Some yard', address: null }) ?? ''
@@ -121,7 +147,7 @@ describe('what happens to boards', () => {
 
   test('is kept once, of a job there is, and read back as it was', () => {
     const db = withJob()
-    const acts = [racked('act-0000001', null), racked('act-0000002', 'job')]
+    const acts = [racked('act-0000001', null), { ...racked('act-0000002', 'job'), label: 'R2' }]
     expect(recordYard(db, acts)).toBe(true)
     expect(recordYard(db, acts)).toBe(true)
     expect(yardActsOf(db)).toEqual(acts)

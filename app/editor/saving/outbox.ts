@@ -1,5 +1,5 @@
 import { createStore, type StoreApi } from 'zustand/vanilla'
-import { type Act, ACTS_AT_ONCE } from '~/model'
+import { type Act, ACTS_AT_ONCE, sameValue } from '~/model'
 import type { ActQueue, AnyAct, SendActs } from './actQueue'
 import { RETRY_MS } from './saver'
 import type { Shelf } from './unsent'
@@ -63,6 +63,12 @@ function fromShelf<Of extends AnyAct>(shelf: Shelf | null, key: string): Of[] {
 
 function together<Of extends AnyAct>(acts: readonly Of[], more: readonly Of[]): Of[] {
   return [...new Map([...acts, ...more].map((act) => [act.id, act])).values()]
+}
+
+/** Whether two say the same of what was done, whoever did it and whenever it came. */
+function sameAct(a: AnyAct | undefined, b: AnyAct): boolean {
+  const of = (act: AnyAct) => ({ ...act, member: null, keptAt: null })
+  return a !== undefined && sameValue(of(a), of(b))
 }
 
 /** Oldest first; of the same instant as they stand. */
@@ -142,8 +148,9 @@ export function createOutbox<Of extends AnyAct = Act>(
 
   const learn = (found: readonly Of[]) => {
     const { acts, waiting } = getState()
-    const had = new Set(acts.map(({ id }) => id))
-    if (found.every(({ id }) => had.has(id))) return
+    const had = new Map(acts.map((act) => [act.id, act]))
+    // what the server set right counts: a clock, a label that was given twice
+    if (found.every((act) => sameAct(had.get(act.id), act))) return
     setState({ acts: together(together(acts, found), waiting).sort(byTime) })
   }
 
