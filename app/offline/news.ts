@@ -8,8 +8,9 @@ const ANSWER_WITHIN_MS = 15_000
 /** Brings what is shown up to what the server has; false where it could not yet, and is to be asked again. */
 type Bring = () => Promise<boolean>
 
-/** Who listens, and the news it was last brought up to; null where it was not yet. */
+/** Who listens, and the news it was last brought up to: null where it was not yet, `new` where the server itself just brought it. */
 const listeners = new Map<Bring, string | null>()
+const NEW = 'new'
 let known: string | null = null
 let asking = false
 let timer: ReturnType<typeof setInterval> | null = null
@@ -42,6 +43,7 @@ export async function askForNews(): Promise<void> {
   try {
     const news = await newsNow()
     if (news === null) return isAway()
+    for (const [bring, seen] of listeners) if (seen === NEW) listeners.set(bring, news)
     const behind = [...listeners].filter(([, seen]) => seen !== news)
     if (behind.length > 0 && copy.getState().state === 'away') copy.setState({ state: 'checking' })
     const brought = await Promise.all(
@@ -73,7 +75,7 @@ function shown(): void {
  * next change. Returns what ends it.
  */
 export function listenToNews(bring: Bring, isNew = false): () => void {
-  listeners.set(bring, isNew ? known : null)
+  listeners.set(bring, isNew ? (known ?? NEW) : null)
   if (timer === null) {
     timer = setInterval(shown, ASK_EVERY_MS)
     document.addEventListener('visibilitychange', shown)

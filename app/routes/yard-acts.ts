@@ -1,8 +1,7 @@
-import { data } from 'react-router'
 import type { Route } from './+types/yard-acts'
 import { memberContext } from '~/server/crew/entry.server'
 import { onDatabase } from '~/server/database.server'
-import { recordYard } from '~/server/yard.server'
+import { recordYard, yardActsOf } from '~/server/yard.server'
 
 /** POST: what happened to boards. */
 export async function action({ request, context }: Route.ActionArgs) {
@@ -12,6 +11,7 @@ export async function action({ request, context }: Route.ActionArgs) {
   return Response.json({ kept }, { status: kept ? 200 : 422 })
 }
 
+/** What happened to boards by now. */
 export function loader() {
-  throw data('What happened to boards is only written here.', { status: 405 })
+  return Response.json({ acts: onDatabase(yardActsOf) }, { headers: { 'cache-control': 'no-store' } })
 }

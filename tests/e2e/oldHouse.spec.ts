@@ -80,9 +80,9 @@ test('a fireplace wall with unequal sides: kept clear of the fire, a floor to co
   await page.getByRole('textbox', { name: 'It builds up by' }).fill('6')
   await page.keyboard.press('Tab')
   await openStage(page, 'Lay out')
-  await expect(page.getByText(/leaves nothing to see of what stands at the foot/)).toBeVisible()
+  await expect(page.getByText(/leaves nothing to see of what stands at the foot/).first()).toBeVisible()
   await page.getByRole('button', { name: /^The floor is 2 1\/2 high/ }).click()
-  await expect(page.getByText(/leaves nothing to see/)).toHaveCount(0)
+  await expect(page.getByRole('list', { name: 'Findings' }).getByText(/leaves nothing to see/)).toHaveCount(0)
 
   // which reading matters most: read again, it is off the list; read otherwise, it is told
   await openStage(page, 'Measure')

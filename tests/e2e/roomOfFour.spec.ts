@@ -16,7 +16,7 @@ import {
 test('a dining room of four walls: chair rail and matched boxes, one wall with a door, one with a window', async ({
   page,
 }) => {
-  test.setTimeout(150_000)
+  test.setTimeout(300_000)
   const job = await newJob(page, EMPTY_URL, 'Bramble Row')
   const room = 'Dining room'
   const common = { room, height: '101 1/4', baseboard: '5 1/8' }

@@ -9,6 +9,8 @@ test('two windows: what does not touch is kept of both, what does is asked in on
   page,
   context,
 }) => {
+  // as on a link that carries no news: neither window hears of the other by itself
+  await context.route('**/news', (route) => route.abort())
   const job = await newJob(page, EMPTY_URL, 'Two windows')
   await newWall(page, job, { ...WALL, name: 'Street wall' })
   const other = await context.newPage()

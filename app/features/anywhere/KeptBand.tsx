@@ -4,7 +4,6 @@ import { styled } from 'styled-components'
 import { useStore } from 'zustand'
 import { copyText } from '~/messages'
 import { copy } from '~/offline/copy'
-import { isKept } from '~/offline/kept'
 import { listenToNews } from '~/offline/news'
 import { keptBand } from '~/ui/keptBand'
 
@@ -12,13 +11,18 @@ const Band = styled.p`
   ${keptBand}
 `
 
-/** Pages that show what the server said as they were opened are brought up to what others save. */
+/**
+ * Pages that show what the server said as they were opened, and that hold nothing of their own: asked for anew they would drop what a form of
+ * theirs was answered.
+ */
+const ASKED_ANEW = /^\/jobs\/[^/]+\/(boards|boards\/list|supplies|work|work\/today|log)$/
+
+/** Those pages are brought up to what others save. */
 function useOthersSaved(): void {
   const { pathname } = useLocation()
   const { revalidate } = useRevalidator()
   useEffect(() => {
-    // a wall brings its own documents and acts
-    if (isKept(pathname)) return
+    if (!ASKED_ANEW.test(pathname)) return
     return listenToNews(async () => {
       await revalidate()
       return true
