@@ -2,7 +2,6 @@ import { useCallback, useEffect, useState } from 'react'
 import { useStore } from 'zustand'
 import { browserOutboxOf, newToken } from './saving/browserSaver'
 import type { YardAct } from '~/model'
-import { listenToNews } from '~/offline/news'
 
 /** An act without what every act has. */
 export type NewYardAct = YardAct extends infer Each
@@ -15,7 +14,6 @@ export type NewYardAct = YardAct extends infer Each
 export function useYard(known: readonly YardAct[]) {
   const [outbox] = useState(() => browserOutboxOf('/yard/acts', 'yard', known))
   useEffect(() => outbox.start(), [outbox])
-  useEffect(() => listenToNews(outbox.refresh, true), [outbox])
   // what others did comes with the page as it is brought anew
   useEffect(() => outbox.learn(known), [outbox, known])
   const acts = useStore(outbox.store, (state) => state.acts)

@@ -94,7 +94,7 @@ export function browserOutbox(url: string, wall: string, acts: readonly Act[]): 
 
 /** The outbox of what happens to boards, in any job of the crew. */
 export function browserOutboxOf(url: string, name: string, acts: readonly YardAct[]): Outbox<YardAct> {
-  return outboxAt(url, name, acts, true)
+  return outboxAt(url, name, acts, false)
 }
 
 /** The outbox of what happens with the work of a job. */
