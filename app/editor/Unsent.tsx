@@ -2,7 +2,9 @@ import { CloudOff } from 'lucide-react'
 import { useEffect, useMemo, useState } from 'react'
 import { styled } from 'styled-components'
 import { useStore } from 'zustand'
+import { asStuff } from '~/core/asbuilt/cutFacts'
 import { releaseOf } from '~/core/asbuilt/release'
+import type { LeftPiece } from '~/core/stock'
 import { actClashes } from '~/core/log/clashes'
 import { tickOf } from '~/length'
 import { actClashText, clockText, durationText, logText, stripName } from '~/messages'
@@ -66,19 +68,16 @@ export function Unsent() {
   const { names } = identity.crew
   const strike = (entry: string) =>
     outbox.record({ id: newToken(), kind: 'struck', entry, doneAt: Date.now() })
-  /** The second of a piece that was cut twice lies on the rack from now on, under the piece's name. */
-  const spare = (name: string, entry: string) => {
-    const piece = releaseOf(acts)?.pieces.find((state) => state.piece.name === name)?.piece
-    if (piece)
-      rackPiece({
-        material: piece.materialId,
-        length: piece.shortLength,
-        label: `${name} spare`.slice(0, 12),
-        job: identity.job.id,
-      })
+  const who = (member: string | null) => (member === null ? 'one phone' : (names[member] ?? 'someone'))
+  /** The second of a piece that was cut twice, as what lies on the rack; null where nothing else can be cut from it. */
+  const spareOf = (name: string) => {
+    const state = releaseOf(acts)?.pieces.find(({ piece }) => piece.name === name)
+    return state ? asStuff(state) : null
+  }
+  const rack = ({ name, materialId: material, length }: LeftPiece, entry: string) => {
+    rackPiece({ material, length, label: `${name} spare`.slice(0, 12), job: identity.job.id })
     strike(entry)
   }
-  const who = (member: string | null) => (member === null ? 'one phone' : (names[member] ?? 'someone'))
   return (
     <div>
       {late ? (
@@ -108,14 +107,15 @@ export function Unsent() {
         const last = clash.acts.at(-1)
         const named =
           clash.kind === 'readTwice' ? { ...clash, piece: stripName(clash.piece, wording) } : clash
+        const spare = clash.kind === 'cutTwice' ? spareOf(clash.piece) : null
         return (
           <Line key={last?.id} role="status" data-bad data-clash={clash.kind}>
             {actClashText(named, who, (at) => clockText(at))}
-            {clash.kind === 'cutTwice' && last ? (
-              <SteadyButton onPress={() => spare(clash.piece, last.id)}>{logText.isSpare}</SteadyButton>
+            {spare && last ? (
+              <SteadyButton onPress={() => rack(spare, last.id)}>{logText.isSpare}</SteadyButton>
             ) : null}
             <Button $kind="quiet" onPress={() => last && strike(last.id)}>
-              {clash.kind === 'cutTwice' ? logText.isOne : logText.forget}
+              {spare ? logText.isOne : logText.forget}
             </Button>
           </Line>
         )

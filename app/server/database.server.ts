@@ -62,7 +62,8 @@ function brought(file: string): Database {
   try {
     return openDatabase(file)
   } catch (error) {
-    if (copy !== null) rmSync(copy, { force: true })
+    // what was brought up and is found wrong then still has its copy
+    if (copy !== null && wantsUpdate(file)) rmSync(copy, { force: true })
     throw error
   }
 }

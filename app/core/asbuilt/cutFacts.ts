@@ -2,7 +2,7 @@ import type { Length } from '~/length'
 import type { Act, ReleasedPiece } from '~/model'
 import { isCut } from '../marks/marked'
 import type { LeftPiece, OpenBoard } from '../stock/openBoards'
-import { lengthNow, type Release, releasedOf, releaseOf } from './release'
+import { lengthNow, type Release, releasedOf, type ReleasedState, releaseOf } from './release'
 
 /** What was cut of a wall on the job's boards rather than at its own list. */
 export interface CutElsewhere {
@@ -124,21 +124,24 @@ export function cutFacts(acts: readonly Act[], elsewhere: CutElsewhere = NOTHING
   }
 }
 
-/** Of pieces cut for nothing those that something shorter can be cut from: plain, as wide as their material, and not used so already. */
+/**
+ * What a cut piece is as stuff for others: as long as its shorter edge, by its reading where it was read; null where it is not plain and as wide
+ * as its material.
+ */
+export function asStuff(state: ReleasedState): LeftPiece | null {
+  const { piece } = state
+  const { name, materialId, notches, laps, taper, ripTo } = piece
+  const length = piece.shortLength + lengthNow(state).longLength - piece.longLength
+  const isPlain = notches.length + laps.length === 0 && !taper && ripTo === null && length > 0
+  return isPlain ? { name, materialId, length: length as Length } : null
+}
+
+/** Of pieces cut for nothing those that something shorter can be cut from: not used so already. */
 export function leftPieces({ release, used }: CutFacts, over: ReadonlySet<string>): LeftPiece[] {
   const isUsed = new Set(used)
   const all = [...(release?.pieces.filter(({ cutAt }) => cutAt !== null) ?? []), ...(release?.leftOver ?? [])]
   return all.flatMap((state): LeftPiece[] => {
-    const { piece } = state
-    const { name, materialId, notches, laps, taper, ripTo } = piece
-    const length = piece.shortLength + lengthNow(state).longLength - piece.longLength
-    return over.has(name) &&
-      !isUsed.has(name) &&
-      notches.length + laps.length === 0 &&
-      !taper &&
-      ripTo === null &&
-      length > 0
-      ? [{ name, materialId, length: length as Length }]
-      : []
+    const stuff = asStuff(state)
+    return stuff && over.has(stuff.name) && !isUsed.has(stuff.name) ? [stuff] : []
   })
 }

@@ -53,7 +53,7 @@ export interface Saver {
   readonly step: (way: 'undo' | 'redo') => Promise<void>
   /** Ends a clash: what is here stands, or what the other window saved. What did not clash is kept of both. */
   readonly settle: (keep: 'mine' | 'theirs') => Promise<void>
-  /** Brings what others saved meanwhile; what is unsent here is sent with it. False where the server did not answer. */
+  /** Brings what others saved meanwhile. False where it could not yet: something is in hand here, or the server did not answer. */
   readonly check: () => Promise<boolean>
   readonly dismissNote: () => void
   /** Starts: sends what earlier visits could not. Returns what ends it. */
@@ -297,11 +297,8 @@ export function createSaver(
       let isReached = false
       await enqueue(async () => {
         const { held, status } = getState()
-        if (held.some(isChanged) || status.kind !== 'saved') {
-          await sendAll('ask')
-          isReached = getState().status.kind === 'saved' || getState().status.kind === 'clash'
-          return
-        }
+        // what is typed here waits until it is committed, and saving it brings the rest
+        if (held.some(isChanged) || status.kind !== 'saved') return
         const documents = basesOf(held)
         const request: PageRequest = {
           intent: 'save',

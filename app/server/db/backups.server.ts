@@ -14,7 +14,8 @@ import { COPIES_KEPT } from '~/model'
 import { type Holdings, holdingsOf } from './holdings.server'
 import { sweepHalves } from './halves.server'
 
-type CopyKind = keyof typeof COPIES_KEPT
+/** `own`: put there under a name of somebody’s own; never taken away. */
+type CopyKind = keyof typeof COPIES_KEPT | 'own'
 
 const nameOf = (file: string) => basename(file, extname(file))
 
@@ -26,7 +27,8 @@ export function backupFolder(file: string): string {
 function kindOf(name: string): CopyKind {
   if (name.startsWith('before-update-')) return 'update'
   if (name.startsWith('before-restore-')) return 'restore'
-  return /-\d{4}-\d{2}-\d{2}\.db$/.test(name) ? 'daily' : 'hand'
+  if (name.startsWith('copy-')) return 'hand'
+  return /-\d{4}-\d{2}-\d{2}\.db$/.test(name) ? 'daily' : 'own'
 }
 
 const forName = (moment: string) => moment.replaceAll(/[:.]/g, '-')

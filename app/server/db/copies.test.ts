@@ -149,6 +149,18 @@ describe('a database of every schema that ever landed', () => {
     expect(existsSync(backupFolder(file)) ? readdirSync(backupFolder(file)) : []).toEqual([])
   })
 
+  test('one that is found wrong after it was brought up keeps its copy of before', () => {
+    const file = ofEra('6')
+    const sqlite = new SqliteDatabase(file)
+    sqlite.pragma('foreign_keys = OFF')
+    sqlite.exec("update rooms set job_id = 'nobody'")
+    sqlite.close()
+    for (let start = 0; start < 2; start++)
+      serving(file, () => expect(said(() => onDatabase(() => undefined))).toMatch(/rows point at nothing/))
+    expect(wantsUpdate(file)).toBe(false)
+    expect(copiesOf(file).map(({ kind }) => kind)).toEqual(['update'])
+  })
+
   test('where bringing it up fails it is as it was, and no copy is left', () => {
     const file = ofEra('6')
     const sqlite = new SqliteDatabase(file)
@@ -239,7 +251,9 @@ describe('a copy has its name only when it is whole', () => {
     for (const of of Object.values(name))
       for (let n = 1; n <= 25; n++)
         writeFileSync(join(backupFolder(file), `${of(String(n).padStart(2, '0'))}.db`), '')
+    for (let n = 1; n <= 25; n++) writeFileSync(join(backupFolder(file), `attic-${n}.db`), '')
     keepNewest(file)
+    expect(readdirSync(backupFolder(file)).filter((each) => each.startsWith('attic'))).toHaveLength(25)
     for (const [kind, most] of Object.entries(COPIES_KEPT)) {
       const of = name[kind as keyof typeof name]
       const left = readdirSync(backupFolder(file)).filter((each) =>
