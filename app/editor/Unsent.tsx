@@ -1,5 +1,5 @@
 import { CloudOff } from 'lucide-react'
-import { useEffect, useMemo, useState } from 'react'
+import { useEffect, useLayoutEffect, useMemo, useState } from 'react'
 import { styled } from 'styled-components'
 import { useStore } from 'zustand'
 import { asStuff } from '~/core/asbuilt/cutFacts'
@@ -32,14 +32,15 @@ const Line = styled.div`
 function useOthers() {
   const outbox = useOutbox()
   const bring = useBringWall()
-  useEffect(
-    () =>
-      listenToNews(async () => {
-        const [acts, documents] = await Promise.all([outbox.refresh(), bring()])
-        return acts && documents
-      }),
-    [outbox, bring],
-  )
+  const { wallPath } = useWallEditor().identity
+  // before it is painted: figures that this device kept are labeled from the first
+  useLayoutEffect(() => {
+    const both = async () => {
+      const [acts, documents] = await Promise.all([outbox.refresh(), bring()])
+      return acts && documents
+    }
+    return listenToNews(both, { wall: wallPath })
+  }, [outbox, bring, wallPath])
 }
 
 /** What is on its way for so long is not sent yet; less is no news, and must not move the page under a thumb. */

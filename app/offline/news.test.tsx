@@ -1,6 +1,6 @@
-import { copy, isKeptFrom, keptAtText } from './copy'
+import { copy, keptAtText } from './copy'
 import { holds, inHand } from './inHand'
-import { askForNews, listenToNews, lookAgain, newer } from './news'
+import { askForNews, listenToNews, newer, wallCameKept } from './news'
 
 /** What the server answers next; null where it is away. */
 let served: { news: string; build?: string } | null = { news: 'a-1' }
@@ -13,7 +13,8 @@ const settle = async () => {
   await new Promise((done) => setTimeout(done, 5))
 }
 let ends: (() => void)[] = []
-const listen = (bring: () => Promise<boolean>, isNew = false) => ends.push(listenToNews(bring, isNew))
+const listen = (bring: () => Promise<boolean>, how: Parameters<typeof listenToNews>[1] = {}) =>
+  ends.push(listenToNews(bring, how))
 
 beforeEach(() => {
   Object.assign(globalThis, { fetch: asked })
@@ -30,7 +31,7 @@ test('whoever shows something is brought up once for each news, and what the ser
   const [wall, list] = [jest.fn(() => Promise.resolve(true)), jest.fn(() => Promise.resolve(true))]
   listen(wall)
   await settle()
-  listen(list, true)
+  listen(list, { isNew: true })
   await settle()
   expect([wall.mock.calls.length, list.mock.calls.length]).toEqual([1, 0])
   await askForNews()
@@ -51,14 +52,13 @@ test('what could not be brought is asked for again', async () => {
   expect(wall).toHaveBeenCalledTimes(2)
 })
 
-test('a kept copy is one until all of it was compared; away it stays one, and is compared when the server is back', async () => {
+test('a kept copy is one until its wall was compared; away it stays one, and is compared when the server is back', async () => {
   let isReached = true
   const wall = jest.fn(() => Promise.resolve(isReached))
-  listen(wall)
+  listen(wall, { wall: '/w1' })
   await settle()
-  isKeptFrom('10:02 AM')
   isReached = false
-  lookAgain()
+  wallCameKept('/w1', '10:02 AM')
   await settle()
   expect(copy.getState()).toEqual({ at: '10:02 AM', state: 'checking' })
   served = null
@@ -68,6 +68,32 @@ test('a kept copy is one until all of it was compared; away it stays one, and is
   isReached = true
   await askForNews()
   expect(copy.getState()).toEqual({ at: null, state: 'fresh' })
+})
+
+test('a wall that came kept before its page was up is a copy from its first moment, whatever else was brought meanwhile', async () => {
+  const list = jest.fn(() => Promise.resolve(true))
+  listen(list)
+  await settle()
+  wallCameKept('/w2', '9:15 AM')
+  await settle()
+  // no wall is shown yet, and the one shown before was another
+  expect(copy.getState().state).toBe('fresh')
+  let isReached = false
+  const end = listenToNews(() => Promise.resolve(isReached), { wall: '/w2' })
+  expect(copy.getState()).toEqual({ at: '9:15 AM', state: 'checking' })
+  await settle()
+  expect(copy.getState().state).toBe('checking')
+  // left without having been compared, and opened again: still a copy
+  end()
+  expect(copy.getState().state).toBe('fresh')
+  listen(() => Promise.resolve(isReached), { wall: '/w2' })
+  expect(copy.getState()).toEqual({ at: '9:15 AM', state: 'checking' })
+  await settle()
+  isReached = true
+  await askForNews()
+  expect(copy.getState().state).toBe('fresh')
+  listen(() => Promise.resolve(true), { wall: '/w2' })
+  expect(copy.getState().state).toBe('fresh')
 })
 
 test('a build that is not the page’s own is told, and one that is said by nobody is none', async () => {

@@ -1,5 +1,5 @@
 import { createStore } from 'zustand/vanilla'
-import { copy, isAway, isFresh } from './copy'
+import { copy, isAway, isFresh, isKeptFrom } from './copy'
 
 /** How often the server is asked whether anything was saved, while the page is in view. */
 const ASK_EVERY_MS = 4_000
@@ -8,9 +8,16 @@ const ANSWER_WITHIN_MS = 15_000
 /** Brings what is shown up to what the server has; false where it could not yet, and is to be asked again. */
 type Bring = () => Promise<boolean>
 
-/** Who listens, and the news it was last brought up to: null where it was not yet, `new` where the server itself just brought it. */
-const listeners = new Map<Bring, string | null>()
+interface Listener {
+  /** The news it was last brought up to: null where it was not yet, `new` where the server itself just brought it. */
+  seen: string | null
+  /** The wall it shows, by its path; null of what is never kept. */
+  readonly wall: string | null
+}
+const listeners = new Map<Bring, Listener>()
 const NEW = 'new'
+/** Walls whose figures came from this device and were not compared since: when they were kept, by the wall's path. */
+const cameKept = new Map<string, string>()
 let known: string | null = null
 let asking = false
 let timer: ReturnType<typeof setInterval> | null = null
@@ -43,26 +50,37 @@ export async function askForNews(): Promise<void> {
   try {
     const news = await newsNow()
     if (news === null) return isAway()
-    for (const [bring, seen] of listeners) if (seen === NEW) listeners.set(bring, news)
-    const behind = [...listeners].filter(([, seen]) => seen !== news)
+    for (const each of listeners.values()) if (each.seen === NEW) each.seen = news
+    const behind = [...listeners].filter(([, { seen }]) => seen !== news)
     if (behind.length > 0 && copy.getState().state === 'away') copy.setState({ state: 'checking' })
-    const brought = await Promise.all(
-      behind.map(async ([bring]) => {
-        const isBrought = await bring().catch(() => false)
-        if (isBrought && listeners.has(bring)) listeners.set(bring, news)
-        return isBrought
+    await Promise.all(
+      behind.map(async ([bring, each]) => {
+        if (!(await bring().catch(() => false))) return
+        each.seen = news
+        if (each.wall !== null) cameKept.delete(each.wall)
       }),
     )
     known = news
-    if (brought.every(Boolean)) isFresh()
+    compared(news)
   } finally {
     asking = false
   }
 }
 
-/** What is shown came from this device: whoever listens has to look. */
-export function lookAgain(): void {
-  for (const bring of listeners.keys()) listeners.set(bring, null)
+/** A copy is one until the wall that is shown was compared: whatever else was brought up says nothing of it. */
+function compared(news: string): void {
+  const walls = [...listeners.values()].filter(({ wall }) => wall !== null)
+  if (walls.length > 0 && walls.every(({ seen }) => seen === news)) isFresh()
+}
+
+/** The figures of a wall came from this device. What shows them may be there already, or be about to come. */
+export function wallCameKept(wall: string, at: string): void {
+  cameKept.set(wall, at)
+  for (const each of listeners.values())
+    if (each.wall === wall) {
+      each.seen = null
+      isKeptFrom(at)
+    }
   void askForNews()
 }
 
@@ -70,12 +88,19 @@ function shown(): void {
   if (document.visibilityState === 'visible') void askForNews()
 }
 
-/**
- * Listens for what others save, as long as the page is open. What was just brought by the server itself (`isNew`) is looked at only after the
- * next change. Returns what ends it.
- */
-export function listenToNews(bring: Bring, isNew = false): () => void {
-  listeners.set(bring, isNew ? (known ?? NEW) : null)
+/** How something listens. */
+interface Listening {
+  /** The server itself just brought what is shown: it is looked at only after the next change. */
+  readonly isNew?: boolean
+  /** The wall that is shown, by its path: it may be a kept copy. */
+  readonly wall?: string | null
+}
+
+/** Listens for what others save, as long as the page is open. A wall that came kept is a copy from here on. Returns what ends it. */
+export function listenToNews(bring: Bring, { isNew = false, wall = null }: Listening = {}): () => void {
+  listeners.set(bring, { seen: isNew ? (known ?? NEW) : null, wall })
+  const at = wall === null ? undefined : cameKept.get(wall)
+  if (at !== undefined) isKeptFrom(at)
   if (timer === null) {
     timer = setInterval(shown, ASK_EVERY_MS)
     document.addEventListener('visibilitychange', shown)
@@ -85,6 +110,8 @@ export function listenToNews(bring: Bring, isNew = false): () => void {
   setTimeout(shown, 0)
   return () => {
     listeners.delete(bring)
+    // the copy goes with its page; where it comes up again it is one again
+    if (wall !== null) isFresh()
     if (listeners.size > 0 || timer === null) return
     clearInterval(timer)
     timer = null

@@ -1,8 +1,8 @@
 import { messageSW, Workbox } from 'workbox-window'
 import { createStore } from 'zustand/vanilla'
-import { isKeptFrom } from './copy'
+import { copy } from './copy'
 import { DATA, PAGES, wallOf } from './kept'
-import { lookAgain, newer } from './news'
+import { newer, wallCameKept } from './news'
 
 /** What the page knows of its worker: whether this wall is kept, and how to take a newer build that waits. */
 export const offline = createStore<{ readonly kept: string | null; readonly take: (() => void) | null }>(
@@ -57,12 +57,14 @@ export function registerWorker(): void {
   }
   navigator.serviceWorker.addEventListener(
     'message',
-    ({ data }: MessageEvent<{ type?: string; at?: string }>) => {
-      if (data.type !== 'KEPT' || data.at === undefined) return
-      isKeptFrom(data.at)
-      lookAgain()
+    ({ data }: MessageEvent<{ type?: string; at?: string; path?: string }>) => {
+      const wall = data.type === 'KEPT' ? wallOf(data.path ?? '') : null
+      if (wall && data.at !== undefined) wallCameKept(wall, data.at)
     },
   )
+  // the page itself may have come so
+  const [own, { at }] = [wallOf(location.pathname), copy.getState()]
+  if (own && at !== null) wallCameKept(own, at)
   const made = new Workbox('/sw.js', { scope: '/' })
   made.addEventListener('waiting', () =>
     offline.setState({

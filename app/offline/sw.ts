@@ -37,10 +37,11 @@ const saysSo: WorkboxPlugin = {
 }
 /** What a page asked for was kept before: it is told. */
 const tellsThePage: WorkboxPlugin = {
-  cachedResponseWillBeUsed: async ({ cachedResponse, event }) => {
+  cachedResponseWillBeUsed: async ({ cachedResponse, event, request }) => {
     const { clientId } = event as FetchEvent
     const page = cachedResponse && clientId ? await self.clients.get(clientId) : undefined
-    if (cachedResponse) page?.postMessage({ type: 'KEPT', at: madeAt(cachedResponse) })
+    if (cachedResponse)
+      page?.postMessage({ type: 'KEPT', at: madeAt(cachedResponse), path: new URL(request.url).pathname })
     return cachedResponse
   },
 }

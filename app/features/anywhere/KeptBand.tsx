@@ -23,10 +23,11 @@ function useOthersSaved(): void {
   const { revalidate } = useRevalidator()
   useEffect(() => {
     if (!ASKED_ANEW.test(pathname)) return
-    return listenToNews(async () => {
+    const bring = async () => {
       await revalidate()
       return true
-    }, true)
+    }
+    return listenToNews(bring, { isNew: true })
   }, [pathname, revalidate])
 }
 
