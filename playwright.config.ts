@@ -35,7 +35,7 @@ export default defineConfig({
   workers: AT_ONCE,
   // on a machine that stalls a test may miss its moment: it has a second one, from the same start, and the run says which did
   retries: 1,
-  timeout: 120_000,
+  timeout: 180_000,
   // a page that is opened by its link is fetched whole: on a slow machine that takes longer than the usual five seconds
   expect: { timeout: 30_000 },
   reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],

@@ -1,10 +1,9 @@
-import { Link, useFetcher } from 'react-router'
+import { Link } from 'react-router'
 import { styled } from 'styled-components'
 import { AnywhereButtons } from '~/ui/anywhere'
 import { Logo } from '~/ui/Logo'
-import { Rename } from '~/ui/Rename'
+import { RenameHere } from '~/ui/RenameHere'
 import { agreeText } from '~/messages'
-import { LIMITS } from '~/model'
 import { PageHeader, Trail } from '~/ui/PageHeader'
 import { low, narrow, space } from '~/ui/theme'
 import { JobSettings } from './JobSettings'
@@ -50,7 +49,6 @@ const InHand = styled.em`
 export function WallHeader() {
   const { identity } = useWallEditor()
   const saver = useSaver()
-  const fetcher = useFetcher()
   return (
     <PageHeader>
       <Home to="/" aria-label="Regla, all jobs">
@@ -67,16 +65,11 @@ export function WallHeader() {
             {identity.option.chosen ? '' : `, ${agreeText.notTheChosen}`}
           </InHand>
         ) : null}
-        <Rename
+        <RenameHere
           what="this wall"
           name={identity.name}
-          most={LIMITS.name}
-          onRename={(name) =>
-            void fetcher.submit(
-              { intent: 'renameWall', wallId: identity.id, name },
-              { method: 'post', action: `/jobs/${identity.job.id}` },
-            )
-          }
+          action={`/jobs/${identity.job.id}`}
+          fields={{ intent: 'renameWall', wallId: identity.id }}
         />
       </Trail>
       <Tools>

@@ -93,6 +93,8 @@ export const yardText = {
   all: 'All stuff',
   clash: (fields: readonly string[], length: string) =>
     `Another window also changed ${fields.map((field) => FIELDS[field] ?? 'it').join(' and ')} of ${length}.`,
+  dropAll: 'Take it out all the same',
+  leaveIt: 'Leave it',
   keepMine: 'Keep what is here',
   takeTheirs: 'Take the other',
   refused: 'That could not be kept: is the length there already, or longer than anything may be?',

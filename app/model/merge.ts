@@ -100,3 +100,24 @@ export function mergeDocuments(base: unknown, mine: unknown, theirs: unknown): M
   const { value, clashes } = mergeAt(base, mine, theirs, '')
   return { merged: value, clashes }
 }
+
+/** What two windows both changed of a row: the fields, how it stands now, and what was asked for. */
+export interface RowClash<Row> {
+  readonly fields: readonly (keyof Row)[]
+  readonly now: Row
+  readonly mine: Row
+}
+
+/**
+ * A change of a row that is kept whole: what was changed of it since it was read (`was` to `mine`), on top of what others have made of it
+ * (`now`). Where both changed the same field to different things nothing is kept, and both are told.
+ */
+export function changeRow<Row extends object>(
+  was: Row,
+  mine: Row,
+  now: Row,
+): { readonly row: Row } | { readonly clash: RowClash<Row> } {
+  const { merged, clashes } = mergeDocuments(was, mine, now)
+  if (clashes.length > 0) return { clash: { fields: clashes as (keyof Row)[], now, mine } }
+  return { row: merged as Row }
+}

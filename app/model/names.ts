@@ -1,4 +1,5 @@
 import { LIMITS } from './limits'
+import type { RowClash } from './merge'
 
 /** A name nobody has yet: the name itself, else with the next free number: Long wall, Long wall 2. Kept to the letters a name may have. */
 export function freeName(wanted: string, taken: readonly string[]): string {
@@ -14,4 +15,13 @@ export function freeName(wanted: string, taken: readonly string[]): string {
 /** The next of a row of names: Wall 1, Wall 2. */
 export function nextName(stem: string, taken: readonly string[]): string {
   return freeName(`${stem} 1`, taken)
+}
+
+/** Two windows that gave one thing different names. */
+export type NameClash = RowClash<{ readonly name: string }>
+
+/** What a job is called, and whom it is for. */
+export interface JobNames {
+  readonly name: string
+  readonly client: string
 }

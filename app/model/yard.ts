@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { type LengthSchema, notNegative, positive, storedLength } from './lengthSchema'
 import { LIMITS } from './limits'
 import { idSchema, materialSchema } from './material'
+import type { RowClash } from './merge'
 
 /** What stuff is, as a yard sorts it. */
 export const STOCK_KINDS = ['square', 'eased', 'molding', 'sheet'] as const
@@ -171,9 +172,5 @@ export function yardActSchema() {
 }
 export type YardAct = z.output<ReturnType<typeof yardActSchema>>
 
-/** What two windows both changed of a length: its fields, and how it stands now. */
-export interface LengthClash {
-  readonly fields: readonly (keyof StockLength)[]
-  readonly now: StockLength
-  readonly mine: StockLength
-}
+/** What two windows both changed of a length. */
+export type LengthClash = RowClash<StockLength>

@@ -1,8 +1,11 @@
 import { data } from 'react-router'
 import type { Route } from './+types/book'
+import { orShown } from '~/offline/lastShown'
+import { useFresh } from '~/offline/useFresh'
 import { BookPage } from '~/features/book/BookPage'
 import { bookText, fullText } from '~/messages'
-import { changeLayout, patternBookOf } from '~/server/books.server'
+import { patternBookOf, putLayoutAway } from '~/server/books.server'
+import { renameLayout } from '~/server/renaming.server'
 import { keepLayoutOf } from '~/server/keepLayout.server'
 import { onDatabase } from '~/server/database.server'
 import { formOf, textOf } from '~/server/forms.server'
@@ -22,14 +25,15 @@ export async function action({ request }: Route.ActionArgs) {
   try {
     return onDatabase((db) => {
       if (intent === 'putAway' || intent === 'bringBack') {
-        const done = changeLayout(db, id, { away: intent === 'putAway' }, Date.now())
+        const done = putLayoutAway(db, id, intent === 'putAway', Date.now())
         if (!done) throw data('There is no such layout in the book.', { status: 404 })
         return { said: null, bad: false, away: intent === 'putAway' ? id : null }
       }
       if (name === '') return { said: bookText.noName, bad: true, away: null }
       if (intent === 'rename') {
-        changeLayout(db, id, { name }, Date.now())
-        return { said: null, bad: false, away: null }
+        const named = renameLayout(db, id, { name, was: form.has('was') ? of('was') : null })
+        const nameClash = named.kind === 'clash' ? named.clash : null
+        return { said: null, bad: false, away: null, nameClash }
       }
       if (intent !== 'keep') throw data('Nobody knows how to do that with the book.', { status: 400 })
       const option = of('option')
@@ -43,6 +47,10 @@ export async function action({ request }: Route.ActionArgs) {
   }
 }
 
+export const clientLoader = ({ request, serverLoader }: Route.ClientLoaderArgs) =>
+  orShown(request, serverLoader)
+
 export default function Book({ loaderData, actionData }: Route.ComponentProps) {
-  return <BookPage layouts={loaderData.layouts} away={actionData?.away ?? null} />
+  const [{ layouts }] = useFresh(loaderData)
+  return <BookPage layouts={layouts} away={actionData?.away ?? null} />
 }

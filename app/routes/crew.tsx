@@ -1,6 +1,8 @@
 import { toString as qrSvg } from 'qrcode'
 import { data, redirect } from 'react-router'
 import type { Route } from './+types/crew'
+import { orShown } from '~/offline/lastShown'
+import { useFresh } from '~/offline/useFresh'
 import { CrewPage } from '~/features/crew/CrewPage'
 import { crewText } from '~/messages'
 import { cookieFor, memberContext, tokenOf } from '~/server/crew/entry.server'
@@ -61,7 +63,11 @@ export async function action({ request }: Route.ActionArgs) {
   return data({ said: null, shown: null })
 }
 
+export const clientLoader = ({ request, serverLoader }: Route.ClientLoaderArgs) =>
+  orShown(request, serverLoader)
+
 export default function Crew({ loaderData, actionData }: Route.ComponentProps) {
   const shown = actionData?.shown ?? null
-  return <CrewPage {...loaderData} said={actionData?.said ?? null} shown={shown} />
+  const [fresh] = useFresh(loaderData)
+  return <CrewPage {...fresh} said={actionData?.said ?? null} shown={shown} />
 }

@@ -1,5 +1,7 @@
 import { data } from 'react-router'
 import type { Route } from './+types/job-boards'
+import { orShown } from '~/offline/lastShown'
+import { useFresh } from '~/offline/useFresh'
 import { JobBoardsPage } from '~/features/boards/JobBoardsPage'
 import { onDatabase } from '~/server/database.server'
 import { jobBoards } from '~/server/jobBoards.server'
@@ -19,6 +21,10 @@ export function loader({ params }: Route.LoaderArgs) {
   return { job: { ...job, settings } }
 }
 
+export const clientLoader = ({ request, serverLoader }: Route.ClientLoaderArgs) =>
+  orShown(request, serverLoader)
+
 export default function JobBoards({ loaderData }: Route.ComponentProps) {
-  return <JobBoardsPage job={loaderData.job} />
+  const [{ job }] = useFresh(loaderData)
+  return <JobBoardsPage job={job} />
 }

@@ -1,5 +1,7 @@
 import { data } from 'react-router'
 import type { Route } from './+types/job-client'
+import { orShown } from '~/offline/lastShown'
+import { useFresh } from '~/offline/useFresh'
 import { ClientLinksPage } from '~/features/client/ClientLinksPage'
 import { clientText, fullText } from '~/messages'
 import { clientDesk } from '~/server/clientDesk.server'
@@ -65,6 +67,10 @@ export async function action({ request, params, context }: Route.ActionArgs) {
   })
 }
 
+export const clientLoader = ({ request, serverLoader }: Route.ClientLoaderArgs) =>
+  orShown(request, serverLoader)
+
 export default function JobClient({ loaderData, actionData }: Route.ComponentProps) {
-  return <ClientLinksPage {...loaderData} said={actionData?.said ?? null} made={actionData?.made ?? null} />
+  const [fresh] = useFresh(loaderData)
+  return <ClientLinksPage {...fresh} said={actionData?.said ?? null} made={actionData?.made ?? null} />
 }

@@ -1,5 +1,7 @@
 import { data } from 'react-router'
 import type { Route } from './+types/job-log'
+import { orShown } from '~/offline/lastShown'
+import { useFresh } from '~/offline/useFresh'
 import { LogPage } from '~/features/log/LogPage'
 import { memberContext } from '~/server/crew/entry.server'
 import { onDatabase } from '~/server/database.server'
@@ -21,6 +23,10 @@ export function loader({ params, context }: Route.LoaderArgs) {
   return { job: { ...job, learned: rates }, rates, ...log, now: localMinute(new Date()), at: Date.now() }
 }
 
+export const clientLoader = ({ request, serverLoader }: Route.ClientLoaderArgs) =>
+  orShown(request, serverLoader)
+
 export default function JobLog({ loaderData }: Route.ComponentProps) {
-  return <LogPage key={loaderData.job.id} {...loaderData} />
+  const [fresh] = useFresh(loaderData)
+  return <LogPage key={fresh.job.id} {...fresh} />
 }

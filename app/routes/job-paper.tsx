@@ -1,5 +1,7 @@
 import { data } from 'react-router'
 import type { Route } from './+types/job-paper'
+import { orShown } from '~/offline/lastShown'
+import { useFresh } from '~/offline/useFresh'
 import { PaperPage } from '~/features/paper/PaperPage'
 import { paperTroubleText } from '~/messages'
 import { onDatabase } from '~/server/database.server'
@@ -25,6 +27,10 @@ export function loader({ params }: Route.LoaderArgs) {
   }
 }
 
+export const clientLoader = ({ request, serverLoader }: Route.ClientLoaderArgs) =>
+  orShown(request, serverLoader)
+
 export default function Paper({ loaderData }: Route.ComponentProps) {
-  return <PaperPage key={loaderData.job.id} job={loaderData.job} />
+  const [{ job }] = useFresh(loaderData)
+  return <PaperPage key={job.id} job={job} />
 }

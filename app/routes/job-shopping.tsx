@@ -1,12 +1,14 @@
 import type { Route } from './+types/job-shopping'
+import { useFresh } from '~/offline/useFresh'
 import { ShoppingPage } from '~/features/boards/ShoppingPage'
 
-export { loader } from './job-boards'
+export { clientLoader, loader } from './job-boards'
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
   { title: `Shopping list · ${loaderData?.job.name ?? 'Job'} · Regla` },
 ]
 
 export default function Shopping({ loaderData }: Route.ComponentProps) {
-  return <ShoppingPage job={loaderData.job} />
+  const [{ job }] = useFresh(loaderData)
+  return <ShoppingPage job={job} />
 }

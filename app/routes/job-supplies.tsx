@@ -1,5 +1,7 @@
 import { data, type ShouldRevalidateFunctionArgs } from 'react-router'
 import type { Route } from './+types/job-supplies'
+import { orShown } from '~/offline/lastShown'
+import { useFresh } from '~/offline/useFresh'
 import { SuppliesPage } from '~/features/supplies/SuppliesPage'
 import { memberContext } from '~/server/crew/entry.server'
 import { crewKnown } from '~/server/crewLog.server'
@@ -31,6 +33,10 @@ export function shouldRevalidate(args: ShouldRevalidateFunctionArgs) {
   return currentParams.jobId !== nextParams.jobId || currentUrl.href === nextUrl.href
 }
 
+export const clientLoader = ({ request, serverLoader }: Route.ClientLoaderArgs) =>
+  orShown(request, serverLoader)
+
 export default function Supplies({ loaderData }: Route.ComponentProps) {
-  return <SuppliesPage key={loaderData.job.id} job={loaderData.job} />
+  const [{ job }] = useFresh(loaderData)
+  return <SuppliesPage key={job.id} job={job} />
 }

@@ -1,12 +1,14 @@
 import type { Route } from './+types/job-work'
+import { useFresh } from '~/offline/useFresh'
 import { WorkPage } from '~/features/work/WorkPage'
 
-export { loader, shouldRevalidate } from './job-supplies'
+export { clientLoader, loader, shouldRevalidate } from './job-supplies'
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
   { title: `Work · ${loaderData?.job.name ?? 'Job'} · Regla` },
 ]
 
 export default function JobWork({ loaderData }: Route.ComponentProps) {
-  return <WorkPage key={loaderData.job.id} job={loaderData.job} now={loaderData.now} />
+  const [{ job, now }] = useFresh(loaderData)
+  return <WorkPage key={job.id} job={job} now={now} />
 }

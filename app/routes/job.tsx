@@ -1,12 +1,15 @@
 import { data, redirect } from 'react-router'
 import type { Route } from './+types/job'
+import { orShown } from '~/offline/lastShown'
+import { useFresh } from '~/offline/useFresh'
 import { newWallsForm, renameForm, renameJobForm } from '~/features/jobs/jobForms'
 import { JobPage } from '~/features/jobs/JobPage'
 import { onDatabase } from '~/server/database.server'
 import type { Database } from '~/server/db/database.server'
 import { formOf, readForm, textOf } from '~/server/forms.server'
 import { habitSettings } from '~/server/habits.server'
-import { jobExists, renameJob } from '~/server/jobs.server'
+import { jobExists } from '~/server/jobs.server'
+import { renameJob, renameRoom, renameWall } from '~/server/renaming.server'
 import { troublesOf } from '~/server/mending.server'
 import { pageOfWall } from '~/server/pages.server'
 import { jobView } from '~/server/jobView.server'
@@ -17,8 +20,6 @@ import {
   duplicateWall,
   FullError,
   pathAfter,
-  renameRoom,
-  renameWall,
   wallExists,
 } from '~/server/walls.server'
 
@@ -59,23 +60,25 @@ function carryOut(db: Database, jobId: string, form: FormData) {
   if (intent === 'rename') {
     const names = readForm(form, renameJobForm)
     if (!names.ok) return { rename: names.reply }
-    renameJob(db, jobId, names.value.name, names.value.client)
-    return {}
+    const { was, ...mine } = names.value
+    const fields = renameJob(db, jobId, was, mine)
+    return fields ? { namesClash: fields } : {}
   }
   if (intent === 'renameRoom' || intent === 'renameWall') {
     const named = renameForm(intent === 'renameRoom' ? 'room' : 'wall').safeParse({
       name: textOf(form, 'name'),
     })
     if (!named.success) return { name: named.error.issues[0]?.message ?? '' }
+    const naming = { name: named.data.name, was: form.has('was') ? textOf(form, 'was') : null }
     if (intent === 'renameRoom') {
-      if (!renameRoom(db, jobId, textOf(form, 'roomId'), named.data.name))
-        throw data('There is no such room in this job.', { status: 404 })
-      return {}
+      const done = renameRoom(db, jobId, textOf(form, 'roomId'), naming)
+      if (done.kind === 'missing') throw data('There is no such room in this job.', { status: 404 })
+      return done.kind === 'clash' ? { nameClash: done.clash } : {}
     }
     const wallId = textOf(form, 'wallId')
     if (!wallExists(db, { jobId, wallId })) throw data('There is no such wall in this job.', { status: 404 })
-    renameWall(db, wallId, named.data.name)
-    return {}
+    const done = renameWall(db, wallId, naming)
+    return done.kind === 'clash' ? { nameClash: done.clash } : {}
   }
   const wallId = textOf(form, 'wallId')
   if (!wallExists(db, { jobId, wallId })) throw data('There is no such wall in this job.', { status: 404 })
@@ -90,9 +93,23 @@ function carryOut(db: Database, jobId: string, form: FormData) {
   return {}
 }
 
+export const clientLoader = ({ request, serverLoader }: Route.ClientLoaderArgs) =>
+  orShown(request, serverLoader)
+
 export default function Job({ loaderData, actionData }: Route.ComponentProps) {
   const newWalls = actionData && 'newWalls' in actionData ? actionData.newWalls : undefined
   const rename = actionData && 'rename' in actionData ? actionData.rename : undefined
   const full = actionData && 'full' in actionData ? actionData.full : null
-  return <JobPage job={loaderData.job} newWalls={newWalls} rename={rename} full={full ?? null} />
+  const [fresh, bring] = useFresh(loaderData, true)
+  const namesClash = actionData && 'namesClash' in actionData ? (actionData.namesClash ?? null) : null
+  return (
+    <JobPage
+      job={fresh.job}
+      onWordsMissing={() => void bring()}
+      newWalls={newWalls}
+      rename={rename}
+      namesClash={namesClash}
+      full={full ?? null}
+    />
+  )
 }

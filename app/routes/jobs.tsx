@@ -1,5 +1,7 @@
 import { data, redirect } from 'react-router'
 import type { Route } from './+types/jobs'
+import { orShown } from '~/offline/lastShown'
+import { useFresh } from '~/offline/useFresh'
 import { JobsPage } from '~/features/jobs/JobsPage'
 import { mendingText } from '~/messages'
 import { unreadableWalls } from '~/server/mending.server'
@@ -69,10 +71,14 @@ function carryOut(db: Database, form: FormData) {
   return { problems: [] }
 }
 
+export const clientLoader = ({ request, serverLoader }: Route.ClientLoaderArgs) =>
+  orShown(request, serverLoader)
+
 export default function Jobs({ loaderData, actionData }: Route.ComponentProps) {
+  const [fresh] = useFresh(loaderData)
   return (
     <JobsPage
-      {...loaderData}
+      {...fresh}
       problems={actionData?.problems ?? []}
       putAway={actionData && 'putAway' in actionData ? (actionData.putAway ?? null) : null}
     />

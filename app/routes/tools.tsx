@@ -1,4 +1,6 @@
 import type { Route } from './+types/tools'
+import { orShown } from '~/offline/lastShown'
+import { useFresh } from '~/offline/useFresh'
 import { ToolsPage } from '~/features/tools/ToolsPage'
 import { onDatabase } from '~/server/database.server'
 import { habitSettings, lastJob } from '~/server/habits.server'
@@ -20,6 +22,10 @@ export function loader() {
   })
 }
 
+export const clientLoader = ({ request, serverLoader }: Route.ClientLoaderArgs) =>
+  orShown(request, serverLoader)
+
 export default function Tools({ loaderData }: Route.ComponentProps) {
-  return <ToolsPage {...loaderData} />
+  const [fresh] = useFresh(loaderData)
+  return <ToolsPage {...fresh} />
 }

@@ -1,5 +1,7 @@
 import { data } from 'react-router'
 import type { Route } from './+types/yard'
+import { orShown } from '~/offline/lastShown'
+import { useFresh } from '~/offline/useFresh'
 import { YardPage } from '~/features/yard/YardPage'
 import { onDatabase } from '~/server/database.server'
 import type { Database } from '~/server/db/database.server'
@@ -67,15 +69,16 @@ function posted(form: FormData): unknown {
 function carryOut(db: Database, intent: string, form: FormData) {
   const said = (kept: boolean) => (kept ? {} : { refused: intent })
   switch (intent) {
-    case 'saveLength':
-      return said(yard.saveLength(db, posted(form)))
+    case 'addLength':
+      return said(yard.addLength(db, posted(form)))
     case 'changeLength': {
       const done = yard.changeLength(db, posted(form))
       return typeof done === 'boolean' ? said(done) : { clash: done }
     }
-    case 'dropLength':
-      yard.dropLength(db, textOf(form, 'id'))
-      return {}
+    case 'dropLength': {
+      const dropClash = yard.dropLength(db, posted(form))
+      return dropClash ? { dropClash } : {}
+    }
     case 'saveMaterial':
       return said(yard.saveMaterial(db, posted(form)))
     case 'addSupplier':
@@ -101,8 +104,12 @@ function carryOut(db: Database, intent: string, form: FormData) {
   }
 }
 
+export const clientLoader = ({ request, serverLoader }: Route.ClientLoaderArgs) =>
+  orShown(request, serverLoader)
+
 export default function Yard({ loaderData, actionData }: Route.ComponentProps) {
   const asked = actionData && 'asked' in actionData ? actionData.asked : null
   const refused = actionData && 'refused' in actionData ? actionData.refused : null
-  return <YardPage {...loaderData} asked={asked ?? null} refused={refused ?? null} />
+  const [fresh] = useFresh(loaderData)
+  return <YardPage {...fresh} asked={asked ?? null} refused={refused ?? null} />
 }

@@ -3,7 +3,8 @@ import exifr from 'exifr'
 import { wallWindow } from '../../tests/windows'
 import { inches } from '~/length'
 import { inForce, LIMITS, type PhotoMarks, withDesign } from '~/model'
-import { changeLayout, houseBookOf, keepHouseNote, patternBookOf, putHouseNoteAway } from './books.server'
+import { houseBookOf, keepHouseNote, patternBookOf, putHouseNoteAway, putLayoutAway } from './books.server'
+import { renameLayout } from './renaming.server'
 import { askedOfWall, clientDesk } from './clientDesk.server'
 import { actsOfLink, endLink, isOpen, linkOfToken, makeLink, recordClientAct } from './clientLinks.server'
 import { openLink } from './clientPage.server'
@@ -280,12 +281,17 @@ describe('the books', () => {
     expect(kept?.name).toBe('Rail and battens')
     expect(kept?.materials.length).toBeGreaterThan(0)
     const id = kept?.id ?? ''
-    changeLayout(db, id, { name: 'Hall battens' }, 2)
-    changeLayout(db, id, { away: true }, 3)
+    expect(renameLayout(db, id, { was: 'Rail and battens', name: 'Hall battens' })).toEqual({ kind: 'named' })
+    // another window that still shows the first name is asked
+    expect(renameLayout(db, id, { was: 'Rail and battens', name: 'Battens' })).toMatchObject({
+      kind: 'clash',
+      clash: { now: { name: 'Hall battens' }, mine: { name: 'Battens' } },
+    })
+    putLayoutAway(db, id, true, 3)
     expect(patternBookOf(db)).toEqual([])
-    changeLayout(db, id, { away: false }, 4)
+    putLayoutAway(db, id, false, 4)
     expect(patternBookOf(db).map(({ name }) => name)).toEqual(['Hall battens'])
-    expect(changeLayout(db, 'nobody', { away: true }, 5)).toBe(false)
+    expect(putLayoutAway(db, 'nobody', true, 5)).toBe(false)
   })
 
   test('what a wall has is written once, and the next wall of the house begins with it', async () => {

@@ -76,15 +76,15 @@ export function keepLayout(
   return id
 }
 
-/** Gives an entry another name, or puts it away. False where there is none. */
-export function changeLayout(
-  db: Database,
-  id: string,
-  change: { readonly name: string } | { readonly away: boolean },
-  now: number,
-): boolean {
-  const set = 'name' in change ? { name: change.name } : { putAwayAt: change.away ? now : null }
-  return db.update(patternBook).set(set).where(eq(patternBook.id, id)).run().changes > 0
+/** Puts an entry away, or brings it back. False where there is none. */
+export function putLayoutAway(db: Database, id: string, away: boolean, now: number): boolean {
+  return (
+    db
+      .update(patternBook)
+      .set({ putAwayAt: away ? now : null })
+      .where(eq(patternBook.id, id))
+      .run().changes > 0
+  )
 }
 
 const NOTE = houseNoteSchema()

@@ -141,10 +141,6 @@ export function jobExists(db: Database, jobId: string): boolean {
   return db.select({ id: jobs.id }).from(jobs).where(eq(jobs.id, jobId)).get() !== undefined
 }
 
-export function renameJob(db: Database, jobId: string, name: string, client: string): void {
-  db.update(jobs).set({ name, client, updatedAt: Date.now() }).where(eq(jobs.id, jobId)).run()
-}
-
 /** Puts a job away, or brings it back. Nothing is ever deleted. */
 export function archiveJob(db: Database, jobId: string, away: boolean): void {
   db.update(jobs)

@@ -22,14 +22,13 @@ import { readWallLines } from '~/core/files/wallLines'
 import { withPlaces } from '~/core/sequence/workOfJob'
 import type { JobFile } from '~/model'
 import { designOfWall, habitSettings, lastJob, lastWall } from './habits.server'
+import { renameJob, renameRoom, renameWall } from './renaming.server'
 import {
   archiveWall,
   createWall,
   createWalls,
   duplicateWall,
   FullError,
-  renameRoom,
-  renameWall,
   wallExists,
   wallPage,
 } from './walls.server'
@@ -262,9 +261,21 @@ describe('how much there may be', () => {
     const jobId = createJob(db, { name: 'J', client: '', units: 'inches', tape: '1/16' })
     const wallId = createWall(db, { jobId, roomName: 'R', name: 'W' })
     const roomId = jobDetail(db, jobId)?.rooms[0]?.id ?? ''
-    renameWall(db, wallId, 'Gable')
-    expect(renameRoom(db, 'other', roomId, 'Loft')).toBe(false)
-    expect(renameRoom(db, jobId, roomId, 'Loft')).toBe(true)
+    renameWall(db, wallId, { was: 'W', name: 'Gable' })
+    expect(renameRoom(db, 'other', roomId, { was: 'R', name: 'Loft' }).kind).toBe('missing')
+    expect(renameRoom(db, jobId, roomId, { was: 'R', name: 'Loft' }).kind).toBe('named')
+    // a window that still shows the old name is asked, and nothing changes; the same name from both is no matter
+    expect(renameWall(db, wallId, { was: 'W', name: 'Eaves' })).toMatchObject({
+      kind: 'clash',
+      clash: { now: { name: 'Gable' }, mine: { name: 'Eaves' } },
+    })
+    expect(renameWall(db, wallId, { was: 'W', name: 'Gable' }).kind).toBe('named')
     expect(jobDetail(db, jobId)?.rooms).toMatchObject([{ name: 'Loft', walls: [{ name: 'Gable' }] }])
+    // one window names the job, the other the client: both stand
+    const was = { name: 'J', client: '' }
+    expect(renameJob(db, jobId, was, { ...was, name: 'Mill house' })).toBeNull()
+    expect(renameJob(db, jobId, was, { ...was, client: 'Somebody' })).toBeNull()
+    expect(jobDetail(db, jobId)).toMatchObject({ name: 'Mill house', client: 'Somebody' })
+    expect(renameJob(db, jobId, was, { ...was, name: 'Old mill' })).toEqual(['name'])
   })
 })

@@ -199,17 +199,6 @@ export function createWall(
   return id
 }
 
-/** Gives a wall another name. */
-export function renameWall(db: Database, wallId: string, name: string): void {
-  db.update(walls).set({ name }).where(eq(walls.id, wallId)).run()
-}
-
-/** Gives a room another name. False where the job has no such room. */
-export function renameRoom(db: Database, jobId: string, roomId: string, name: string): boolean {
-  const room = and(eq(rooms.id, roomId), eq(rooms.jobId, jobId))
-  return db.update(rooms).set({ name }).where(room).run().changes > 0
-}
-
 /** A copy of a wall in the same room; null when there is no such wall. Throws a FullError where the room is full. */
 export function duplicateWall(db: Database, ids: WallIds): string | null {
   const found = findWall(db, ids)

@@ -5,9 +5,9 @@ import type { Units } from '~/length'
 import { nextLabel } from '~/core/yard/yardState'
 import { startStock } from '~/core/yard/startStock'
 import {
+  changeRow,
   type LengthClash,
   LIMITS,
-  mergeDocuments,
   type StockLength,
   stockLengthSchema,
   type StockMaterial,
@@ -93,9 +93,8 @@ export function changeLength(db: Database, posted: unknown): boolean | LengthCla
   return inTransaction(db, (tx) => {
     const now = stockOf(tx).lengths.find(({ id }) => id === row.id)
     if (!now) return false
-    const { merged, clashes } = mergeDocuments(was, row, now)
-    if (clashes.length > 0) return { fields: clashes as (keyof StockLength)[], now, mine: row }
-    return saveLength(tx, merged)
+    const changed = changeRow<StockLength>(was, row, now)
+    return 'clash' in changed ? changed.clash : saveLength(tx, changed.row)
   })
 }
 
@@ -113,15 +112,36 @@ export function saveLength(db: Database, posted: unknown): boolean {
   return true
 }
 
-export function dropLength(db: Database, id: string): void {
-  db.delete(stockLengths).where(eq(stockLengths.id, id)).run()
+/** Adds a length; one that another window has added meanwhile stays as it made it. False where it can't be kept. */
+export function addLength(db: Database, posted: unknown): boolean {
+  const read = LENGTH.safeParse(posted)
+  if (!read.success) return false
+  const { material, length } = read.data
+  const isThere = stockOf(db).lengths.some((each) => each.material === material && each.length === length)
+  return isThere || saveLength(db, read.data)
 }
 
-/** Keeps a material of the crew; false where it can't be read or there are too many. */
+/** Takes a length out, as it was read: where others have changed it since, nothing happens and what they changed is told. */
+export function dropLength(db: Database, posted: unknown): LengthClash | null {
+  const read = LENGTH.safeParse(posted)
+  if (!read.success) return null
+  return inTransaction(db, (tx) => {
+    const now = stockOf(tx).lengths.find(({ id }) => id === read.data.id)
+    if (!now) return null
+    const fields = (Object.keys(now) as (keyof StockLength)[]).filter((key) => now[key] !== read.data[key])
+    if (fields.length > 0) return { fields, now, mine: read.data }
+    tx.delete(stockLengths).where(eq(stockLengths.id, now.id)).run()
+    return null
+  })
+}
+
+/** Keeps a material of the crew; one it has already stays as it is. False where it can't be read or there are too many. */
 export function saveMaterial(db: Database, posted: unknown): boolean {
   const read = MATERIAL.safeParse(posted)
   const { materials } = stockOf(db)
-  if (!read.success || materials.length >= LIMITS.materials * 2) return false
+  if (!read.success) return false
+  if (materials.some(({ material }) => material.id === read.data.material.id)) return true
+  if (materials.length >= LIMITS.materials * 2) return false
   keepMaterial(db, read.data, materials.length)
   return true
 }
@@ -277,7 +297,7 @@ export function keepForCrew(db: Database, posted: unknown): boolean {
   if (!read.success) return false
   return inTransaction(db, (tx) => {
     if (!saveMaterial(tx, read.data.material)) return false
-    for (const length of read.data.lengths) saveLength(tx, length)
+    for (const length of read.data.lengths) addLength(tx, length)
     return true
   })
 }

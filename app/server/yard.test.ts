@@ -16,6 +16,7 @@ import {
   addSupplier,
   bringList,
   changeLength,
+  addLength,
   dropLength,
   recordYard,
   saveLength,
@@ -47,11 +48,16 @@ describe('the crew’s stock', () => {
     expect(saveLength(db, { ...fresh, price: -1 })).toBe(false)
     expect(saveLength(db, { ...fresh, supplier: 'nobody' })).toBe(false)
     expect(saveLength(db, { ...fresh, material: 'nothing' })).toBe(false)
-    dropLength(db, 'fresh')
+    // another window that adds it too finds it there, as it is
+    expect(addLength(db, { ...fresh, id: 'other', price: null })).toBe(true)
+    const added = stockOf(db).lengths.find(({ id }) => id === 'fresh')
+    expect(added).toEqual(fresh)
+    expect(dropLength(db, fresh)).toBeNull()
     expect(stockOf(db).lengths.some(({ id }) => id === 'fresh')).toBe(false)
     const [kept] = stockOf(db).materials
+    // one that is there already stays as the crew has it
     expect(saveMaterial(db, { ...kept, kind: 'eased' })).toBe(true)
-    expect(stockOf(db).materials[0]?.kind).toBe('eased')
+    expect(stockOf(db).materials[0]).toEqual(kept)
     expect(saveMaterial(db, { kind: 'plank' })).toBe(false)
   })
 
@@ -72,7 +78,14 @@ describe('the crew’s stock', () => {
     expect(changeLength(db, { was: mine, row: { ...mine, price: 525 } })).toBe(true)
     expect(now()?.price).toBe(525)
     // one that was dropped meanwhile does not come back by a change of it, nor is nonsense kept
-    dropLength(db, was.id)
+    // taken out by a window that shows an older price: it is asked first
+    expect(dropLength(db, was)).toMatchObject({
+      fields: ['price', 'leastOrder'],
+      now: { leastOrder: 4 },
+    })
+    const last = now()
+    expect(last).toBeDefined()
+    expect(dropLength(db, last)).toBeNull()
     expect(changeLength(db, { was, row: { ...was, price: 1 } })).toBe(false)
     expect([now(), changeLength(db, { row: was }), changeLength(db, null)]).toEqual([undefined, false, false])
   })

@@ -19,7 +19,7 @@ test.describe('without the network', () => {
     browser,
     page,
   }) => {
-    test.setTimeout(180_000)
+    test.setTimeout(270_000)
     const job = await newJob(page, server.url, 'Siskin Lane')
     await newWall(page, job, {
       room: 'Loft',
@@ -96,7 +96,7 @@ test.describe('without the network', () => {
   test('killed while acts are on their way, requests dropped, doubled and late: nothing is lost, nothing is there twice', async ({
     page,
   }) => {
-    test.setTimeout(180_000)
+    test.setTimeout(270_000)
     const job = await newJob(page, server.url, 'Dunlin Yard')
     await newWall(page, job, {
       room: 'Back',

@@ -142,13 +142,13 @@ async function expectNoDead(page: Page, paths: readonly string[]) {
 test('every button of a demo wall’s stages changes, opens or says something, and one that can’t act says why', async ({
   page,
 }) => {
-  test.setTimeout(300_000)
+  test.setTimeout(450_000)
   await listen(page)
   await expectNoDead(page, (await demoPaths(page)).stages)
 })
 
 test('so do those of the demo’s job, room, yard and crew', async ({ page }) => {
-  test.setTimeout(300_000)
+  test.setTimeout(450_000)
   await listen(page)
   const { room } = await demoPaths(page)
   const job = ['boards', 'boards/list', 'supplies', 'work', 'work/today', 'log', 'paper', 'client']

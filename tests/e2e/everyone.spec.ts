@@ -43,7 +43,7 @@ for (const { width, height, themes } of [
   test(`no axe finding on pages, stages and popovers, ${width} wide: ${themes.join(', ')}`, async ({
     page,
   }) => {
-    test.setTimeout(360_000)
+    test.setTimeout(540_000)
     await page.setViewportSize({ width, height })
     for (const path of ['/', '/jobs/new', '/jobs/demo', '/crew', '/devices', '/no/such/page', ...YARD]) {
       await page.goto(path)
@@ -142,7 +142,7 @@ test('what axe does not look at stands out 3 to 1: rod labels, field borders, fo
 test('by the keyboard alone: a school, a way out, a thing, a wall’s name, a proposal; the focus is never lost', async ({
   page,
 }) => {
-  test.setTimeout(120_000)
+  test.setTimeout(240_000)
   const onPage = () =>
     page.evaluate(() => document.activeElement !== null && document.activeElement !== document.body)
   await openDemoWall(page, 'Window wall')
@@ -258,7 +258,7 @@ for (const size of [
   { width: 390, height: 844 },
 ])
   test(`nothing jumps while a page comes up: layout shift under 0.02 at ${size.width}`, async ({ page }) => {
-    test.setTimeout(120_000)
+    test.setTimeout(240_000)
     await page.setViewportSize(size)
     await page.addInitScript(() => {
       const sum = { shift: 0, what: [] as string[] }
@@ -296,7 +296,7 @@ for (const size of [
 test('by the keyboard alone: a new job of two walls, laid out alike, its boards typed, its marks walked', async ({
   page,
 }) => {
-  test.setTimeout(120_000)
+  test.setTimeout(240_000)
   await page.goto('/jobs/new')
   await page.waitForLoadState('networkidle')
   const focused = () =>

@@ -22,7 +22,7 @@ test.afterAll(() => server.kill())
 test('a grid wall comes out 7/8 longer after twelve pieces are up: what is up stays, the rest is evened out', async ({
   page,
 }) => {
-  test.setTimeout(150_000)
+  test.setTimeout(240_000)
   const job = await newJob(page, server.url, 'Alder Row')
   await newWall(page, job, {
     room: 'Den',
@@ -127,7 +127,7 @@ test('a grid wall comes out 7/8 longer after twelve pieces are up: what is up st
 test('the log writes itself: clock, note with its place, paint; struck out; the day on the job’s page; tools are proved', async ({
   page,
 }) => {
-  test.setTimeout(120_000)
+  test.setTimeout(240_000)
   const job = await newJob(page, server.url, 'Teal Cottage')
   await newWall(page, job, {
     room: 'Hall',

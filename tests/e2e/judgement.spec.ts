@@ -22,7 +22,7 @@ const plate = (middle: string) => ({
 test('a batten wall whose even layout hits two plates: the best proposal clears them, in one press, and back', async ({
   page,
 }) => {
-  test.setTimeout(120_000)
+  test.setTimeout(240_000)
   const job = await newJob(page, EMPTY_URL, 'Lantern Yard')
   // ten gaps near 17 put battens 3 and 7 at about 53 and 126: two plates stand there
   await newWall(page, job, {
@@ -120,7 +120,7 @@ test('heights say what they waste, strips come to the window, a layout is center
 test('a grid on a wall longer than the stock: stiles run through; a wider reading says what to recut', async ({
   page,
 }) => {
-  test.setTimeout(120_000)
+  test.setTimeout(240_000)
   const job = await newJob(page, EMPTY_URL, 'Worked grid')
   // A3 to A6, A13 (common practice, no source)
   await newWall(page, job, {

@@ -49,7 +49,7 @@ test.describe('a copy that this device kept', () => {
     browser,
     page,
   }) => {
-    test.setTimeout(400_000)
+    test.setTimeout(600_000)
     // made and kept over a quick link
     const job = await newJob(page, link.url, 'Plover Row')
     await newWall(page, job, {
@@ -140,7 +140,7 @@ test.describe('a copy that this device kept', () => {
     browser,
     page,
   }) => {
-    test.setTimeout(180_000)
+    test.setTimeout(270_000)
     const job = await newJob(page, server.url, 'Dabchick Lane')
     await newWall(page, job, {
       room: 'Den',
@@ -164,7 +164,7 @@ test.describe('a copy that this device kept', () => {
   test('a page that is open is told of a newer build, once nothing here is unsent, on whichever stage it is', async ({
     page,
   }) => {
-    test.setTimeout(120_000)
+    test.setTimeout(240_000)
     const job = await newJob(page, server.url, 'Ouzel Court')
     await newWall(page, job, {
       room: 'Den',

@@ -24,7 +24,7 @@ async function addMove(page: Page, name: string) {
 test('frame, three uprights, chevrons in four bays: an outlet cleared by nudging, a move switched off, marks and cuts, the wall an inch longer', async ({
   page,
 }) => {
-  test.setTimeout(180_000)
+  test.setTimeout(270_000)
   const job = await newJob(page, EMPTY_URL, 'Weir house')
   await newWall(page, job, {
     room: 'Hall',
@@ -107,7 +107,7 @@ test('frame, three uprights, chevrons in four bays: an outlet cleared by nudging
 })
 
 test('a free pattern at 45 degrees with a branch and a mirror, by the keyboard alone', async ({ page }) => {
-  test.setTimeout(120_000)
+  test.setTimeout(240_000)
   const job = await newJob(page, EMPTY_URL, 'Sluice house')
   await newWall(page, job, { room: 'Study', name: 'Free wall', width: '116', height: '84' })
   await openStage(page, 'Lay out')
@@ -152,7 +152,7 @@ test('a free pattern at 45 degrees with a branch and a mirror, by the keyboard a
 test('a line struck on the drawing; an arch and a row of letters, struck and hung by numbers', async ({
   page,
 }) => {
-  test.setTimeout(120_000)
+  test.setTimeout(240_000)
   const job = await newJob(page, EMPTY_URL, 'Lade house')
   await newWall(page, job, { room: 'Nursery', name: 'Arch wall', width: '110', height: '96' })
   await choosePattern(page, 'Lines')

@@ -15,7 +15,7 @@ import {
 test('a fireplace wall with unequal sides: kept clear of the fire, a floor to come, read again before it is cut', async ({
   page,
 }) => {
-  test.setTimeout(180_000)
+  test.setTimeout(270_000)
   const job = await newJob(page, EMPTY_URL, 'Ferry house')
   await newWall(page, job, {
     room: 'Parlor',
@@ -112,7 +112,7 @@ test('a fireplace wall with unequal sides: kept clear of the fire, a floor to co
 test('an old wall with a hollow and a leaning corner: marks at head and foot, straightedges on the drawing', async ({
   page,
 }) => {
-  test.setTimeout(180_000)
+  test.setTimeout(270_000)
   const job = await newJob(page, EMPTY_URL, 'Lock house')
   await newWall(page, job, { room: 'Den', name: 'Back wall', width: '133', height: '92', baseboard: '4' })
   await openFold(page, /^Readings/)

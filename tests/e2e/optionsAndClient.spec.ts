@@ -23,7 +23,7 @@ test('two options and three colors, on a photograph; a link on a phone: remark, 
   page,
   browser,
 }) => {
-  test.setTimeout(180_000)
+  test.setTimeout(270_000)
   const job = await newJob(page, EMPTY_URL, 'Larch house')
   await newWall(page, job, { room: 'Studio', name: 'Easel wall', width: '133', height: '98' })
   const wall = page.url().replace('/measure', '')

@@ -37,7 +37,7 @@ async function take(page: Page, button: string, file: string) {
 test('the booklet of the demo job: made, given up, made of the parts and walls one picks; rods, labels, drawings, tables', async ({
   page,
 }) => {
-  test.setTimeout(240_000)
+  test.setTimeout(360_000)
   await page.goto('/jobs/demo')
   await page.getByRole('link', { name: 'Paper and files' }).click()
   await expect(page.getByRole('heading', { level: 1, name: 'Paper and files' })).toBeVisible()
@@ -116,7 +116,7 @@ test('the booklet of the demo job: made, given up, made of the parts and walls o
 test('a wall’s outline from a drawing becomes its survey; what can’t be one is told; undo brings back what was', async ({
   page,
 }) => {
-  test.setTimeout(120_000)
+  test.setTimeout(240_000)
   const job = await newJob(page, EMPTY_URL, 'Loft conversion')
   await newWall(page, job, { room: 'Loft', name: 'Gable', width: '120', height: '90' })
   const readings = page.getByRole('button', { name: /^Readings/ }).first()
@@ -139,7 +139,7 @@ test('a wall’s outline from a drawing becomes its survey; what can’t be one 
 test('everything goes out in one file and comes in on an empty machine; where there is a job already it is not taken', async ({
   page,
 }) => {
-  test.setTimeout(120_000)
+  test.setTimeout(240_000)
   const [first, second] = [new OwnServer(OWN_PORT, 'whole-a'), new OwnServer(OWN_PORT + 4, 'whole-b')]
   await Promise.all([first.start(), second.start()])
   try {

@@ -72,7 +72,7 @@ test.describe('on a phone', () => {
   test('nothing lies beside the page and nothing is too small for a thumb, on every stage and size', async ({
     page,
   }) => {
-    test.setTimeout(150_000)
+    test.setTimeout(240_000)
     await page.goto('/jobs/demo')
     expect(await sideways(page)).toBeLessThanOrEqual(0)
     expect(await smallTargets(page, 44)).toEqual([])
@@ -128,7 +128,7 @@ test.describe('on a phone', () => {
   test('one mark at a time: in reach, readable, never jumping; ticked, kept, and its end told', async ({
     page,
   }) => {
-    test.setTimeout(120_000)
+    test.setTimeout(240_000)
     await openDemoWall(page, 'Bed wall')
     await openStage(page, 'Mark')
     const next = page.getByRole('button', { name: /^(Marked, next|Next)/ })

@@ -16,7 +16,7 @@ import {
 test('a dining room of four walls: chair rail and matched boxes, one wall with a door, one with a window', async ({
   page,
 }) => {
-  test.setTimeout(300_000)
+  test.setTimeout(450_000)
   const job = await newJob(page, EMPTY_URL, 'Bramble Row')
   const room = 'Dining room'
   const common = { room, height: '101 1/4', baseboard: '5 1/8' }
@@ -129,7 +129,7 @@ test('a dining room of four walls: chair rail and matched boxes, one wall with a
 })
 
 test('worked boxes and boards in the browser: A7, A8, A9, B1', async ({ page }) => {
-  test.setTimeout(120_000)
+  test.setTimeout(240_000)
   const job = await newJob(page, EMPTY_URL, 'Worked boxes')
   await newWall(page, job, {
     room: 'Test',

@@ -23,7 +23,7 @@ async function releaseAnyway(page: Page, reason: string) {
 test('at the desk: a list released, ticked and spoiled; a joint moved, the boards follow; a flawed board; undo takes no tick', async ({
   page,
 }) => {
-  test.setTimeout(120_000)
+  test.setTimeout(240_000)
   await openCut(page, 'Long wall')
   // the wall keeps the larger part of the stage
   const wall = await page.locator('[data-width-in]').boundingBox()
@@ -98,7 +98,7 @@ test('at the desk: a list released, ticked and spoiled; a joint moved, the board
 test('panels with a notch and two holes, strips from a sheet, a saw kept for the crew, labels and a ticket', async ({
   page,
 }) => {
-  test.setTimeout(120_000)
+  test.setTimeout(240_000)
   await openCut(page, 'Bench wall')
   await fold(page, /^Panels/).click()
   await expect(page.locator('[data-panel]')).toHaveCount(5)
@@ -152,7 +152,7 @@ test.describe('on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true })
 
   test('all pieces of a wall ticked by thumb, the page loaded anew in between', async ({ page }) => {
-    test.setTimeout(120_000)
+    test.setTimeout(240_000)
     await openCut(page, 'Wall by the door')
     const walk = page.getByRole('region', { name: 'One piece at a time' })
     const bar = page.locator('[data-thumb-bar]')
@@ -189,7 +189,7 @@ test.describe('on a phone', () => {
   })
 
   test('a double tap does one thing; what was done last is taken back on its card', async ({ page }) => {
-    test.setTimeout(120_000)
+    test.setTimeout(240_000)
     await openCut(page, 'Long wall')
     const walk = page.getByRole('region', { name: 'One piece at a time' })
     const bar = page.locator('[data-thumb-bar]')
@@ -238,7 +238,7 @@ const marksAt = async (page: Page) =>
 test('what is cut is not bought again: footer, Buy, the job’s boards and its list say the same', async ({
   page,
 }) => {
-  test.setTimeout(120_000)
+  test.setTimeout(240_000)
   await openCut(page, 'Long wall')
   const footer = page.getByTestId('board-count').locator('b')
   await expect(page.getByTestId('board-count')).toHaveText(/^\d+ boards? of/)

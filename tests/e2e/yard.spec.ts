@@ -42,7 +42,7 @@ test('a job of two rooms: a list taken in, the supplier away and back, planned, 
   page,
   browser,
 }) => {
-  test.setTimeout(240_000)
+  test.setTimeout(360_000)
   const job = await openJobFile(page, 'Boat shed', ['Stair hall', 'Landing'])
 
   // the yard: a supplier's list with bad rows among good ones waits to be looked at

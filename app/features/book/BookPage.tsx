@@ -2,10 +2,10 @@ import { Archive } from 'lucide-react'
 import { useFetcher } from 'react-router'
 import { styled } from 'styled-components'
 import { bookText, patternWords } from '~/messages'
-import { inForce, LIMITS, type BookLayout } from '~/model'
+import { inForce, type BookLayout } from '~/model'
+import { RenameHere } from '~/ui/RenameHere'
 import { Button } from '~/ui/Button'
 import { PageMain, Row, Soft } from '~/ui/page'
-import { Rename } from '~/ui/Rename'
 import { space } from '~/ui/theme'
 import { TopBar } from '~/ui/TopBar'
 
@@ -57,12 +57,7 @@ export function BookPage({
           {layouts.map(({ id, name, design, materials, paints }) => (
             <li key={id} data-layout={name}>
               <b>{name}</b>
-              <Rename
-                what={name}
-                name={name}
-                most={LIMITS.name}
-                onRename={(to) => post({ intent: 'rename', layout: id, name: to })}
-              />
+              <RenameHere what={name} name={name} action="/book" fields={{ intent: 'rename', layout: id }} />
               <span>
                 {patternWords(inForce(design)).many},{' '}
                 {materials.map(({ nominal, name: stuff }) => `${nominal} ${stuff}`.trim()).join(', ')}

@@ -1,14 +1,15 @@
 import { Download } from 'lucide-react'
 import { getFormProps, type SubmissionResult, useForm } from '@conform-to/react'
 import { parseWithZod } from '@conform-to/zod/v4'
-import { Form, Link, useFetcher } from 'react-router'
+import { Form, Link } from 'react-router'
+import { useEffect, useState } from 'react'
 import { styled } from 'styled-components'
-import { boardsText, clientText, orderText, paperPageText, supplyText } from '~/messages'
-import { LIMITS } from '~/model'
+import { RenameHere } from '~/ui/RenameHere'
+import { boardsText, clientText, orderText, paperPageText, renameText, supplyText } from '~/messages'
+import type { JobNames } from '~/model'
 import { Button, LinkButton } from '~/ui/Button'
 import { Pages } from '~/ui/Pages'
 import { Alert, PageMain, Row, Sheet, Soft, Spread } from '~/ui/page'
-import { Rename } from '~/ui/Rename'
 import { TextBox } from '~/ui/TextBox'
 import { space } from '~/ui/theme'
 import { TopBar } from '~/ui/TopBar'
@@ -38,25 +39,44 @@ const RoomFrame = styled.section`
   gap: ${space.m};
 `
 
+/** So long after the page has come it is asked again for what walls become, where that was not known in time. */
+const ASK_AGAIN_MS = 2_000
+
+function useMissingWords({ rooms, words }: JobPageData, ask: () => void): void {
+  useEffect(() => {
+    if (!words) return
+    let timer: ReturnType<typeof setTimeout> | null = null
+    let isOver = false
+    const lacking = (found: Readonly<Record<string, WallWords>>) =>
+      rooms.some(({ walls }) => walls.some(({ id, words: own }) => own === null && !found[id]))
+    words.then(
+      (found) => {
+        if (!isOver && lacking(found)) timer = setTimeout(ask, ASK_AGAIN_MS)
+      },
+      () => undefined,
+    )
+    return () => {
+      isOver = true
+      if (timer) clearTimeout(timer)
+    }
+  }, [rooms, words, ask])
+}
+
 function Room({ job, room }: { job: JobPageData; room: JobPageData['rooms'][number] }) {
-  const fetcher = useFetcher<{ name?: string }>()
   return (
     <RoomFrame aria-label={room.name}>
       <Spread>
         <Row>
           <h2>{room.name}</h2>
-          <Rename
+          <RenameHere
             what={room.name}
             name={room.name}
-            most={LIMITS.name}
-            onRename={(name) =>
-              void fetcher.submit({ intent: 'renameRoom', roomId: room.id, name }, { method: 'post' })
-            }
+            action={`/jobs/${job.id}`}
+            fields={{ intent: 'renameRoom', roomId: room.id }}
           />
         </Row>
         <Link to={`/jobs/${job.id}/rooms/${room.id}`}>All walls of {room.name} together</Link>
       </Spread>
-      {fetcher.data?.name ? <Alert role="alert">{fetcher.data.name}</Alert> : null}
       <Walls>
         {room.walls.map((wall) => (
           <WallCard key={wall.id} jobId={job.id} wall={wall} words={job.words} />
@@ -66,17 +86,42 @@ function Room({ job, room }: { job: JobPageData; room: JobPageData['rooms'][numb
   )
 }
 
+const FIELDS = ['name', 'client'] as const
+/** What is typed of each, and how it was as that began. */
+type Typed = Partial<Record<keyof JobNames, { readonly text: string; readonly was: string }>>
+
+/** What the job is called, and whom it is for. What others name meanwhile stands here too, but for what is being typed. */
 function Names({
   job,
   lastResult,
+  clash,
 }: {
   job: JobPageData
   lastResult: SubmissionResult<string[]> | undefined
+  clash: readonly (keyof JobNames)[] | null
 }) {
+  const [typed, setTyped] = useState<Typed>({})
+  const [told, setTold] = useState<typeof clash>(null)
+  // what was kept, or named so by others too, is typed no more; told once of others, the next press goes by how it is now
+  const left = FIELDS.filter((field) => typed[field] !== undefined && typed[field].text !== job[field])
+  const isTold = clash !== null && clash !== told
+  if (clash !== told) setTold(clash)
+  if (isTold || left.length < Object.keys(typed).length)
+    setTyped(
+      Object.fromEntries(
+        left.map((field) => [
+          field,
+          { text: typed[field]?.text, was: isTold ? job[field] : typed[field]?.was },
+        ]),
+      ) as Typed,
+    )
+  const shown = (field: keyof JobNames) => typed[field]?.text ?? job[field]
+  const was = (field: keyof JobNames) => typed[field]?.was ?? job[field]
+  const type = (field: keyof JobNames) => (text: string) =>
+    setTyped({ ...typed, [field]: { text, was: was(field) } })
   const [form, fields] = useForm({
     id: 'rename',
     lastResult: lastResult ?? null,
-    defaultValue: { name: job.name, client: job.client },
     onValidate: ({ formData }) => parseWithZod(formData, { schema: renameJobForm }),
     shouldRevalidate: 'onInput',
   })
@@ -85,16 +130,21 @@ function Names({
       <Sheet>
         <h2>Job and client</h2>
         <input type="hidden" name="intent" value="rename" />
+        <input type="hidden" name="wasName" value={was('name')} />
+        <input type="hidden" name="wasClient" value={was('client')} />
+        {clash && left.length > 0 ? <Alert role="alert">{renameText.job(clash)}</Alert> : null}
         <TextBox
           label="Job"
           name={fields.name.name}
-          defaultValue={fields.name.initialValue ?? ''}
+          value={shown('name')}
+          onChange={type('name')}
           problem={fields.name.errors?.[0]}
         />
         <TextBox
           label="Client"
           name={fields.client.name}
-          defaultValue={fields.client.initialValue ?? ''}
+          value={shown('client')}
+          onChange={type('client')}
           problem={fields.client.errors?.[0]}
         />
         <Row>
@@ -109,12 +159,17 @@ export interface JobPageProps {
   readonly job: JobPageData
   readonly newWalls: SubmissionResult<string[]> | undefined
   readonly rename: SubmissionResult<string[]> | undefined
+  /** What of its names another window changed too. */
+  readonly namesClash: readonly (keyof JobNames)[] | null
+  /** Asks for the words that were not known in time. */
+  readonly onWordsMissing: () => void
   /** Said where one more wall or room does not go in. */
   readonly full: string | null
 }
 
 /** A job: its rooms and walls, and what can be done with it as a whole. */
-export function JobPage({ job, newWalls, rename, full }: JobPageProps) {
+export function JobPage({ job, newWalls, rename, namesClash, full, onWordsMissing }: JobPageProps) {
+  useMissingWords(job, onWordsMissing)
   return (
     <>
       <TopBar />
@@ -149,7 +204,7 @@ export function JobPage({ job, newWalls, rename, full }: JobPageProps) {
           like={job.like}
           lastResult={newWalls}
         />
-        <Names job={job} lastResult={rename} />
+        <Names job={job} lastResult={rename} clash={namesClash} />
       </PageMain>
     </>
   )

@@ -3,11 +3,10 @@ import { Suspense } from 'react'
 import { Await, Link, useFetcher } from 'react-router'
 import { styled } from 'styled-components'
 import { jobText, wallStanding } from '~/messages'
-import { LIMITS } from '~/model'
+import { RenameHere } from '~/ui/RenameHere'
 import { Button } from '~/ui/Button'
 import { Fractions } from '~/ui/Fractions'
 import { Alert, Soft } from '~/ui/page'
-import { Rename } from '~/ui/Rename'
 import { narrow, space, type } from '~/ui/theme'
 import { Tip } from '~/ui/Tip'
 
@@ -108,7 +107,7 @@ export function WallCard({
   wall: WallOnJob
   words: Promise<Readonly<Record<string, WallWords>>> | null
 }) {
-  const fetcher = useFetcher<{ full?: string; name?: string }>()
+  const fetcher = useFetcher<{ full?: string }>()
   const send = (fields: Record<string, string>) =>
     void fetcher.submit({ wallId: wall.id, ...fields }, { method: 'post' })
   const { picture } = wall
@@ -131,7 +130,6 @@ export function WallCard({
       <div>
         {wall.archived ? <Soft>{wall.name}, put away</Soft> : <Link to={open}>{wall.name}</Link>}
         {fetcher.data?.full ? <Alert role="alert">{fetcher.data.full}</Alert> : null}
-        {fetcher.data?.name ? <Alert role="alert">{fetcher.data.name}</Alert> : null}
         <Soft>
           {wall.size ? <Fractions text={wall.size} /> : null}
           {wall.words ? (
@@ -149,11 +147,11 @@ export function WallCard({
           )}
         </Soft>
         <Tools>
-          <Rename
+          <RenameHere
             what={wall.name}
             name={wall.name}
-            most={LIMITS.name}
-            onRename={(name) => send({ intent: 'renameWall', name })}
+            action={`/jobs/${jobId}`}
+            fields={{ intent: 'renameWall', wallId: wall.id }}
           />
           <Tip text={`Duplicate ${wall.name}`}>
             <Button

@@ -63,7 +63,18 @@ export const newJobForm = z
   .transform(({ lines, ...job }, refine) => ({ ...job, walls: wallsIn(lines, job.units, refine) }))
 
 /** The form that renames a job. */
-export const renameJobForm = z.object({ name: name('job'), client })
+export const renameJobForm = z
+  .object({
+    name: name('job'),
+    client,
+    /** How they were where they were changed. */
+    wasName: z.string().optional(),
+    wasClient: z.string().default(''),
+  })
+  .transform(({ wasName, wasClient, ...names }) => ({
+    ...names,
+    was: wasName === undefined ? null : { name: wasName, client: wasClient },
+  }))
 
 /** The form that renames a wall, or a room. */
 export const renameForm = (what: 'wall' | 'room') => z.object({ name: name(what) })

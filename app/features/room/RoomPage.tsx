@@ -1,13 +1,12 @@
 import { useRef } from 'react'
-import { Link, useFetcher } from 'react-router'
+import { Link } from 'react-router'
 import { styled } from 'styled-components'
 import { useSize } from '~/drawing/interaction/useSize'
 import { SavingTools, SavingTrouble } from '~/editor/SavingBar'
 import { roomNotes, type Wording } from '~/messages'
 import { AnywhereButtons } from '~/ui/anywhere'
-import { LIMITS } from '~/model'
 import { Logo } from '~/ui/Logo'
-import { Rename } from '~/ui/Rename'
+import { RenameHere } from '~/ui/RenameHere'
 import { PageHeader, Trail } from '~/ui/PageHeader'
 import { Row, Soft, Spread } from '~/ui/page'
 import { narrow, space } from '~/ui/theme'
@@ -62,7 +61,6 @@ export function RoomPage({
   room: RoomData & { readonly options: readonly RoomOptionRow[] }
 }) {
   const room = useRoom(data)
-  const fetcher = useFetcher()
   const box = useRef<HTMLDivElement>(null)
   const size = useSize(box, FIRST_SIZE)
   const { units, tape, materials } = room.settings
@@ -84,16 +82,11 @@ export function RoomPage({
         </Link>
         <Trail aria-label="Where this room is">
           <Link to={`/jobs/${data.job.id}`}>{data.job.name}</Link> / <strong>{data.name}</strong>
-          <Rename
+          <RenameHere
             what="this room"
             name={data.name}
-            most={LIMITS.name}
-            onRename={(name) =>
-              void fetcher.submit(
-                { intent: 'renameRoom', roomId: data.id, name },
-                { method: 'post', action: `/jobs/${data.job.id}` },
-              )
-            }
+            action={`/jobs/${data.job.id}`}
+            fields={{ intent: 'renameRoom', roomId: data.id }}
           />
         </Trail>
         <Row>

@@ -71,15 +71,22 @@ export function StockTable({
   readonly yard: ReturnType<typeof useYard>
   readonly wording: Wording & { readonly currency: string }
 }) {
-  const fetcher = useFetcher<{ readonly clash?: LengthClash }>()
+  const fetcher = useFetcher<{ readonly clash?: LengthClash; readonly dropClash?: LengthClash }>()
   const [settled, setSettled] = useState<LengthClash | null>(null)
   const clash = fetcher.data?.clash
+  const dropClash = fetcher.data?.dropClash
   const [fresh, setFresh] = useState<Length>(inches(168))
   const lengths = stock.lengths.filter((each) => each.material === material)
   const onHand = onHandOf(yard.acts)
-  const save = (length: StockLength) =>
+  const add = (length: StockLength) =>
     void fetcher.submit(
-      { intent: 'saveLength', value: JSON.stringify(length) },
+      { intent: 'addLength', value: JSON.stringify(length) },
+      { method: 'post', action: '/yard' },
+    )
+  /** Takes a row out as it stands here: what others have made of it since is told first. */
+  const drop = (was: StockLength) =>
+    void fetcher.submit(
+      { intent: 'dropLength', value: JSON.stringify(was) },
       { method: 'post', action: '/yard' },
     )
   /** What is changed of a row, beside how it was when it was changed: others may be at it. */
@@ -107,6 +114,20 @@ export function StockTable({
             {yardText.keepMine}
           </Button>
           <Button onPress={() => setSettled(clash)}>{yardText.takeTheirs}</Button>
+        </Alert>
+      ) : null}
+      {dropClash && dropClash !== settled ? (
+        <Alert role="alert">
+          {yardText.clash(dropClash.fields, sayStock(dropClash.now.length, wording))}{' '}
+          <Button
+            onPress={() => {
+              setSettled(dropClash)
+              drop(dropClash.now)
+            }}
+          >
+            {yardText.dropAll}
+          </Button>
+          <Button onPress={() => setSettled(dropClash)}>{yardText.leaveIt}</Button>
         </Alert>
       ) : null}
       <Wide label={`${yardText.boards}: ${materialName(material, wording)}`}>
@@ -180,16 +201,7 @@ export function StockTable({
                       />
                     </td>
                     <td>
-                      <Button
-                        $kind="quiet"
-                        aria-label={yardText.drop(what)}
-                        onPress={() =>
-                          void fetcher.submit(
-                            { intent: 'dropLength', id: each.id },
-                            { method: 'post', action: '/yard' },
-                          )
-                        }
-                      >
+                      <Button $kind="quiet" aria-label={yardText.drop(what)} onPress={() => drop(each)}>
                         <Trash2 size={17} aria-hidden />
                       </Button>
                     </td>
@@ -213,7 +225,7 @@ export function StockTable({
           isDisabled={lengths.some(({ length }) => length === fresh)}
           why={whyNot.listed}
           onPress={() =>
-            save({
+            add({
               id: `${material}-${fresh}`.slice(0, 64),
               material,
               length: fresh,

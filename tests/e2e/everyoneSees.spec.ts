@@ -1,0 +1,93 @@
+import type { Page } from '@playwright/test'
+import { EMPTY_URL } from '../../playwright.config'
+import { expect, newJob, newWall, test } from './page'
+
+/** Every page that is open asks every four seconds. */
+const WITHIN = { timeout: 12_000 }
+
+/** Gives a thing another name by its pencil. */
+async function rename(page: Page, what: string, name: string) {
+  await page.getByRole('button', { name: `Rename ${what}` }).click()
+  await page.getByRole('textbox', { name: 'Name' }).fill(name)
+  await page.keyboard.press('Enter')
+}
+
+test('every open page learns of what another window does; a name both give is asked for', async ({
+  page,
+  context,
+}) => {
+  test.setTimeout(270_000)
+  const job = await newJob(page, EMPTY_URL, 'Seen by all')
+  await newWall(page, job, { room: 'Porch', name: 'Street wall', width: '120', height: '94' })
+  const other = await context.newPage()
+
+  // the list of jobs, and a job's page: what is typed there stays
+  await page.goto(`${EMPTY_URL}/`)
+  await other.goto(job)
+  await other.getByRole('textbox', { name: 'Client' }).fill('Somebody')
+  await other.getByRole('button', { name: 'Keep these names' }).click()
+  await expect(page.getByText('for Somebody')).toBeVisible(WITHIN)
+  await page.goto(job)
+  await page.getByRole('textbox', { name: 'Job', exact: true }).fill('Typed here')
+  await rename(other, 'Street wall', 'Road wall')
+  await expect(page.getByRole('link', { name: 'Road wall', exact: true })).toBeVisible(WITHIN)
+  await expect(page.getByRole('textbox', { name: 'Job', exact: true })).toHaveValue('Typed here')
+
+  // one field each stands; the same field of both is told, and the next press keeps what is typed
+  await other.getByRole('textbox', { name: 'Client' }).fill('Somebody else')
+  await other.getByRole('button', { name: 'Keep these names' }).click()
+  await expect(page.getByText('for Somebody else')).toBeVisible(WITHIN)
+  await page.getByRole('button', { name: 'Keep these names' }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Typed here')
+  await expect(page.getByText('for Somebody else')).toBeVisible()
+  await expect(other.getByRole('heading', { level: 1 })).toHaveText('Typed here', WITHIN)
+  await page.getByRole('textbox', { name: 'Job', exact: true }).fill('Mine')
+  await other.getByRole('textbox', { name: 'Job', exact: true }).fill('Theirs')
+  await other.getByRole('button', { name: 'Keep these names' }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Theirs', WITHIN)
+  await page.getByRole('button', { name: 'Keep these names' }).click()
+  await expect(page.getByRole('alert')).toContainText('Another window also changed the name')
+  await page.getByRole('button', { name: 'Keep these names' }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Mine')
+
+  // the pencil was opened on a name that was another by the time it was kept
+  await page.getByRole('button', { name: 'Rename Road wall' }).click()
+  await page.getByRole('textbox', { name: 'Name' }).fill('Lane wall')
+  await rename(other, 'Road wall', 'Path wall')
+  await expect(other.getByRole('link', { name: 'Path wall', exact: true })).toBeVisible()
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('alert')).toContainText('Another window named it “Path wall” since')
+  await page.getByRole('button', { name: 'Name it “Lane wall”' }).click()
+  await expect(page.getByRole('link', { name: 'Lane wall', exact: true })).toBeVisible()
+
+  // the yard
+  await page.goto(`${EMPTY_URL}/yard`)
+  await other.goto(`${EMPTY_URL}/yard`)
+  const price = (of: Page) =>
+    of
+      .getByRole('table')
+      .getByRole('textbox', { name: /^Price/ })
+      .first()
+  await page.getByRole('textbox', { name: 'Name of a supplier' }).fill('Half typed')
+  await price(other).fill('7.77')
+  await other.keyboard.press('Tab')
+  await expect(price(page)).toHaveValue(/7\.77/, WITHIN)
+  await expect(page.getByRole('textbox', { name: 'Name of a supplier' })).toHaveValue('Half typed')
+})
+
+test('a tool proved in one window is known in the other', async ({
+  page,
+  context,
+}) => {
+  await page.goto('/yard')
+  const other = await context.newPage()
+  await other.goto('/tools')
+  const level = other.locator('[data-tool=level]')
+  await page.goto('/tools')
+  await level.getByRole('textbox').first().fill('1/4')
+  await level.getByRole('textbox').nth(1).fill('48')
+  await level.getByRole('button', { name: /keep/i }).click()
+  const said = await level.getByTestId('tool-found').textContent()
+  expect(said).toMatch(/48/)
+  await expect(page.locator('[data-tool=level]').getByTestId('tool-found')).toHaveText(said ?? '', WITHIN)
+})
