@@ -9,6 +9,7 @@ import {
   Outlet,
   Scripts,
   ScrollRestoration,
+  type ShouldRevalidateFunctionArgs,
   useHref,
   useNavigate,
   useRouteLoaderData,
@@ -16,7 +17,7 @@ import {
 import type { Route } from './+types/root'
 import { Anywhere } from './features/anywhere/Anywhere'
 import { Trouble } from './features/trouble/Trouble'
-import { signInGate } from './server/crew/entry.server'
+import { memberContext, signInGate } from './server/crew/entry.server'
 import { buildNow } from './server/news.server'
 import { themeOf } from './server/theme.server'
 import { GlobalStyle } from './ui/GlobalStyle'
@@ -36,12 +37,19 @@ export const links: Route.LinksFunction = () => [
 /** On the network nobody is let in without signing in. */
 export const middleware = [signInGate]
 
-export function loader({ request }: Route.LoaderArgs) {
-  return { theme: themeOf(request), build: buildNow() }
+export function loader({ request, context }: Route.LoaderArgs) {
+  const member = context.get(memberContext)
+  return {
+    theme: themeOf(request),
+    build: buildNow(),
+    member: member && { id: member.id, name: member.name },
+  }
 }
 
-/** The look is the page's own once it is up; pages that need nothing else open without the server. */
-export const shouldRevalidate = () => false
+/** The look is the page's own once it is up; pages that need nothing else open without the server. Who is in is asked again as somebody comes in or goes. */
+export function shouldRevalidate({ formAction }: ShouldRevalidateFunctionArgs) {
+  return formAction !== undefined && /^\/(sign-in|crew)\b/.test(formAction)
+}
 
 export function Layout({ children }: { children: React.ReactNode }) {
   const nonce = useNonce()
@@ -52,6 +60,8 @@ export function Layout({ children }: { children: React.ReactNode }) {
       dir="ltr"
       data-theme={data?.theme ?? 'light'}
       data-build={data?.build ?? ''}
+      data-member={data?.member?.id}
+      data-member-name={data?.member?.name}
       suppressHydrationWarning
     >
       <head>

@@ -156,6 +156,11 @@ export const savingText = {
   full: 'The server’s disk is full. Your changes are kept in this browser, and it tries again by itself.',
   signedOut:
     'This browser is signed out. Sign in in another tab; your changes are kept here, and it tries again by itself.',
+  otherMember:
+    'Somebody else signed in on this device since this page was opened. What is here waits for whoever did it; load the page anew to go on.',
+  othersWait: (name: string, count: number) =>
+    `${count === 1 ? 'One thing' : `${count} things`} that ${name} did on this device ${count === 1 ? 'waits' : 'wait'} until ${name} signs in here.`,
+  takeOver: (me: string) => `Write it down as done by ${me}`,
   kept: 'Changes that had not reached the server were kept in this browser; they are saved now.',
   keptRefused: (problems: readonly string[]) =>
     `Changes kept in this browser from an earlier visit could not be saved: ${problems.join(' ')}`,

@@ -75,10 +75,7 @@ test('every open page learns of what another window does; a name both give is as
   await expect(page.getByRole('textbox', { name: 'Name of a supplier' })).toHaveValue('Half typed')
 })
 
-test('a tool proved in one window is known in the other', async ({
-  page,
-  context,
-}) => {
+test('a tool proved in one window is known in the other', async ({ page, context }) => {
   await page.goto('/yard')
   const other = await context.newPage()
   await other.goto('/tools')

@@ -1,14 +1,23 @@
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb'
 import { ACTS_AT_ONCE } from '~/model'
+import { type Doer, memberHere } from '~/offline/member'
 
 /** What any act has, of a wall, of the yard, of a job's work. */
 export type AnyAct = { readonly id: string; readonly kind: string }
 
-/** An act that waits: whose it is, where it goes. */
+/** An act that waits: what it is of, where it goes, and who did it. */
 interface Waiting {
   readonly of: string
   readonly url: string
   readonly act: AnyAct
+  /** Who was signed in as it was done: null where nobody signs in, missing of what an earlier build kept. */
+  readonly member?: Doer | null
+}
+
+/** How much waits that somebody did who is not signed in here now. */
+export interface OthersWaiting {
+  readonly member: Doer
+  readonly count: number
 }
 
 /** How sending went: all is there, the server is away, or another window of this browser is at it. */
@@ -30,7 +39,11 @@ export interface ActQueue {
    * a page from the server brings itself (`known`) is forgotten here.
    */
   readonly sent: (of: string, known: ReadonlySet<string>) => Promise<AnyAct[]>
+  /** Sends what whoever is signed in has done. What others did on this device waits for them. */
   readonly drain: (send: SendActs) => Promise<Drained>
+  readonly others: () => Promise<OthersWaiting[]>
+  /** What that member did here goes as done by whoever is signed in now. */
+  readonly takeOver: (member: string) => Promise<void>
 }
 
 interface Kept extends DBSchema {
@@ -60,8 +73,20 @@ async function alone(work: () => Promise<Drained>): Promise<Drained> {
   )
 }
 
-/** The queue in the browser's own database. */
-export function browserQueue(name = NAME): ActQueue {
+/** An act as it is shown while it waits: done by whoever did it. */
+function shownAs({ act, member }: Waiting): AnyAct {
+  return member === undefined ? act : ({ ...act, member: member?.id ?? null } as AnyAct)
+}
+
+/** How much is whose, most first. */
+export function countOthers(members: readonly Doer[]): OthersWaiting[] {
+  const byId = new Map<string, OthersWaiting>()
+  for (const member of members) byId.set(member.id, { member, count: (byId.get(member.id)?.count ?? 0) + 1 })
+  return [...byId.values()].sort((a, b) => b.count - a.count)
+}
+
+/** The queue in the browser's own database; `who` is signed in. */
+export function browserQueue(name = NAME, who: () => Doer | null = memberHere): ActQueue {
   let opened: Promise<IDBPDatabase<Kept>> | null = null
   const database = () =>
     (opened ??= openDB<Kept>(name, 2, {
@@ -90,13 +115,18 @@ export function browserQueue(name = NAME): ActQueue {
       both.done,
     ])
   }
-  /** The oldest acts that go to one place, in one bundle. */
+  const isOthers = ({ member }: Waiting) => member != null && member.id !== who()?.id
+  /** The oldest acts of whoever is signed in that go to one place, in one bundle. */
   const head = async () => {
     const found: Head[] = []
     // never is a request awaited inside a transaction: it would end by itself
     let cursor = await (await database()).transaction('acts').store.openCursor()
     let size = 0
     while (cursor && found.length < ACTS_AT_ONCE) {
+      if (isOthers(cursor.value)) {
+        cursor = await cursor.continue()
+        continue
+      }
       size += JSON.stringify(cursor.value.act).length
       if (found[0] && (found[0].value.url !== cursor.value.url || size > MOST_AT_ONCE)) break
       found.push({ key: cursor.key, value: cursor.value })
@@ -107,14 +137,27 @@ export function browserQueue(name = NAME): ActQueue {
   return {
     async keep(of, url, act) {
       try {
-        await (await database()).add('acts', { of, url, act })
+        await (await database()).add('acts', { of, url, act, member: who() })
         return true
       } catch {
         // full, forbidden, or closed for another build: the page itself still holds it, and says so
         return false
       }
     },
-    waiting: async (of) => (await (await database()).getAllFromIndex('acts', 'of', of)).map(({ act }) => act),
+    waiting: async (of) => (await (await database()).getAllFromIndex('acts', 'of', of)).map(shownAs),
+    async others() {
+      const all = await (await database()).getAll('acts')
+      return countOthers(all.filter(isOthers).flatMap(({ member }) => (member ? [member] : [])))
+    },
+    async takeOver(member) {
+      const own = (await database()).transaction('acts', 'readwrite')
+      let cursor = await own.store.openCursor()
+      while (cursor) {
+        if (cursor.value.member?.id === member) await cursor.update({ ...cursor.value, member: who() })
+        cursor = await cursor.continue()
+      }
+      await own.done
+    },
     refused: async (of) =>
       (await (await database()).getAllFromIndex('refused', 'of', of)).map(({ act }) => act),
     async forgetRefused(of) {
@@ -171,5 +214,7 @@ export function memoryQueue(): ActQueue {
     forgetRefused: () => Promise.resolve(),
     sent: nothing,
     drain: () => Promise.resolve('empty'),
+    others: nothing,
+    takeOver: () => Promise.resolve(),
   }
 }

@@ -1,11 +1,19 @@
 import type { Act, PageHistory, StoredDocument, WorkAct, YardAct } from '~/model'
 import { holds } from '~/offline/inHand'
+import { memberHere } from '~/offline/member'
 import { wallChanged } from '~/offline/register'
-import { type ActQueue, type AnyAct, browserQueue, memoryQueue } from './actQueue'
+import {
+  type ActQueue,
+  type AnyAct,
+  browserQueue,
+  countOthers,
+  memoryQueue,
+  type OthersWaiting,
+} from './actQueue'
 import { createOutbox, type Outbox } from './outbox'
 import { createSaver, type Saver } from './saver'
 import { loadActs, sendActs, sendChange, sendLeaving } from './sendChange'
-import { browserShelf, unsentKeeper } from './unsent'
+import { browserShelf, othersUnsent, takeOverUnsent, unsentKeeper } from './unsent'
 
 /** A name nobody else has; randomUUID is there on secure pages only. */
 export function newToken(): string {
@@ -70,6 +78,23 @@ export function sendWaiting(): void {
     .catch(() => undefined)
 }
 
+/** What others of the crew did and changed on this device that waits for them to sign in here, by who it was. */
+export async function othersWaiting(): Promise<OthersWaiting[]> {
+  const acts = await theQueue().others()
+  const changes = othersUnsent(browserShelf(), memberHere())
+  const members = [...acts, ...changes].flatMap(({ member, count }) =>
+    Array.from({ length: count }, () => member),
+  )
+  return countOthers(members)
+}
+
+/** All that member did here goes as done by whoever is signed in now. */
+export async function takeOver(member: string): Promise<void> {
+  await theQueue().takeOver(member)
+  takeOverUnsent(browserShelf(), member, memberHere())
+  sendWaiting()
+}
+
 function outboxAt<Of extends AnyAct>(
   url: string,
   of: string,
@@ -83,7 +108,10 @@ function outboxAt<Of extends AnyAct>(
     load: asks ? () => loadActs<Of>(url) : null,
     shelf: browserShelf(),
   })
-  outbox.store.subscribe(({ waiting }) => holds(outbox, waiting.length > 0))
+  // what another member did here waits for them, and holds nothing up
+  const isOwn = (act: AnyAct & { readonly member?: string | null }) =>
+    act.member == null || act.member === memberHere()?.id
+  outbox.store.subscribe(({ waiting }) => holds(outbox, waiting.some(isOwn)))
   return { ...outbox, start: () => ended(outbox.start(), outbox) }
 }
 

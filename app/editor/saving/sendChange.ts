@@ -1,4 +1,5 @@
 import type { PageAnswer, PageRequest } from '~/model'
+import { memberHeader, REFUSED_HEADER } from '~/offline/member'
 
 /** How long an answer may take: a server that hangs is as good as one that is away. */
 const ANSWER_WITHIN_MS = 15_000
@@ -7,7 +8,9 @@ const MOST_ON_LEAVING = 60_000
 
 /** Why a request came to nothing. */
 export class NoAnswer extends Error {
-  constructor(override readonly cause: 'unreachable' | 'tooLong' | 'shut' | 'full' | 'signedOut') {
+  constructor(
+    override readonly cause: 'unreachable' | 'tooLong' | 'shut' | 'full' | 'signedOut' | 'otherMember',
+  ) {
     super(cause)
   }
 }
@@ -23,11 +26,12 @@ async function post(url: string, body: unknown, refused?: unknown): Promise<unkn
   try {
     const response = await fetch(url, {
       method: 'POST',
-      headers: { 'content-type': 'application/json' },
+      headers: { 'content-type': 'application/json', ...memberHeader() },
       body: JSON.stringify(body),
       signal: AbortSignal.timeout(ANSWER_WITHIN_MS),
     })
-    const why = SAYS_WHY[response.status]
+    const why =
+      response.headers.get(REFUSED_HEADER) === 'otherMember' ? 'otherMember' : SAYS_WHY[response.status]
     if (why || response.status >= 500 || LATER.includes(response.status))
       throw new NoAnswer(why ?? 'unreachable')
     if (refused !== undefined && response.status >= 400) return refused
@@ -69,6 +73,6 @@ export async function loadActs<Of>(url: string): Promise<readonly Of[]> {
 export function sendLeaving(url: string, request: PageRequest): void {
   const body = JSON.stringify(request)
   if (body.length > MOST_ON_LEAVING) return
-  const headers = { 'content-type': 'application/json' }
+  const headers = { 'content-type': 'application/json', ...memberHeader() }
   void fetch(url, { method: 'POST', headers, body, keepalive: true }).catch(() => undefined)
 }

@@ -1,4 +1,6 @@
 import type { Bodies, DocumentKind } from '~/model'
+import { type Doer, memberHere } from '~/offline/member'
+import { countOthers, type OthersWaiting } from './actQueue'
 
 /** A change that has not reached the server, with the revision it was made from. */
 export interface UnsentDocument {
@@ -11,6 +13,8 @@ export interface UnsentDocument {
 export interface Unsent {
   readonly documents: readonly UnsentDocument[]
   readonly after: readonly string[]
+  /** Who was signed in as it was made: null where nobody signs in, missing of what an earlier build kept. */
+  readonly member?: Doer | null
 }
 
 /** Where what is not sent is kept: the browser's own storage, or nothing where there is none. */
@@ -43,14 +47,46 @@ function parsed(text: string | null): Unsent | null {
   }
 }
 
-/** A keeper for one visit to a page. A shelf that is full or forbidden keeps nothing, and breaks nothing. */
-export function unsentKeeper(shelf: Shelf | null, page: string, visit: string): UnsentKeeper {
-  const prefix = `regla unsent ${page} `
+const PREFIX = 'regla unsent '
+
+function keysOf(shelf: Shelf): string[] {
+  return Array.from({ length: shelf.length }, (_, i) => shelf.key(i) ?? '')
+}
+
+/** Changes on this device that somebody made who is not signed in here now. */
+export function othersUnsent(shelf: Shelf | null, who: Doer | null): OthersWaiting[] {
+  if (!shelf) return []
+  const left = keysOf(shelf)
+    .filter((key) => key.startsWith(PREFIX))
+    .flatMap((key) => parsed(shelf.getItem(key))?.member ?? [])
+  return countOthers(left.filter(({ id }) => id !== who?.id))
+}
+
+/** What that member changed here goes as changed by `who`. */
+export function takeOverUnsent(shelf: Shelf | null, member: string, who: Doer | null): void {
+  if (!shelf) return
+  for (const key of keysOf(shelf).filter((each) => each.startsWith(PREFIX))) {
+    const unsent = parsed(shelf.getItem(key))
+    if (unsent?.member?.id === member) shelf.setItem(key, JSON.stringify({ ...unsent, member: who }))
+  }
+}
+
+/**
+ * A keeper for one visit to a page. A shelf that is full or forbidden keeps nothing, and breaks nothing. What another member left on this
+ * device waits until they are signed in here.
+ */
+export function unsentKeeper(
+  shelf: Shelf | null,
+  page: string,
+  visit: string,
+  who: () => Doer | null = memberHere,
+): UnsentKeeper {
+  const prefix = `${PREFIX}${page} `
   const own = prefix + visit
   return {
     keep(unsent) {
       try {
-        shelf?.setItem(own, JSON.stringify(unsent))
+        shelf?.setItem(own, JSON.stringify({ ...unsent, member: who() }))
       } catch {
         // full or forbidden: the page itself still holds the change, and says that it is not saved
       }
@@ -58,12 +94,12 @@ export function unsentKeeper(shelf: Shelf | null, page: string, visit: string): 
     forget: () => shelf?.removeItem(own),
     earlier() {
       if (!shelf) return []
-      const keys = Array.from({ length: shelf.length }, (_, i) => shelf.key(i) ?? '')
-      return keys
+      return keysOf(shelf)
         .filter((key) => key.startsWith(prefix) && key !== own)
         .flatMap((key) => {
           const unsent = parsed(shelf.getItem(key))
-          return unsent ? [{ key, ...unsent }] : []
+          const isOthers = unsent?.member != null && unsent.member.id !== who()?.id
+          return unsent && !isOthers ? [{ key, ...unsent }] : []
         })
     },
     forgetEarlier: (key) => shelf?.removeItem(key),

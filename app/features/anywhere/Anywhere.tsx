@@ -7,6 +7,7 @@ import { useFocusKept } from '~/ui/useFocusKept'
 import { useKept } from '~/ui/useKept'
 import { FindSheet } from './FindSheet'
 import { KeptBand } from './KeptBand'
+import { OthersBand } from './OthersBand'
 import { NewBuild } from './NewBuild'
 import { KeysSheet } from './KeysSheet'
 import { useOffline } from './useOffline'
@@ -62,6 +63,7 @@ export function Anywhere({ children }: { children: React.ReactNode }) {
     <AnywhereContext value={setSheet}>
       <UNSAFE_PortalProvider getContainer={() => opened.current}>
         <KeptBand />
+        <OthersBand />
         {takeBuild ? <NewBuild onTake={takeBuild} /> : null}
         {children}
         <FindSheet open={sheet === 'find'} onClose={close} />

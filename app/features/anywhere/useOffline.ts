@@ -10,6 +10,8 @@ const AFTER_MS = 2_500
 /** Keeps the wall that is open for when the server is away, sends what waits wherever it was done, and tells of a newer build. */
 export function useOffline(pathname: string): (() => void) | null {
   useEffect(() => {
+    // whoever has just come in has perhaps left something here
+    sendWaiting()
     const timer = setTimeout(() => void keepWall(pathname).catch(() => undefined), AFTER_MS)
     return () => clearTimeout(timer)
   }, [pathname])
@@ -17,7 +19,6 @@ export function useOffline(pathname: string): (() => void) | null {
     const shown = () => {
       if (document.visibilityState === 'visible') sendWaiting()
     }
-    sendWaiting()
     window.addEventListener('online', sendWaiting)
     document.addEventListener('visibilitychange', shown)
     return () => {

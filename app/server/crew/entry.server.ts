@@ -1,4 +1,5 @@
 import { createContext, createCookie, type MiddlewareFunction, redirect } from 'react-router'
+import { MEMBER_HEADER, REFUSED_HEADER } from '~/offline/member'
 import { network } from '../http/network.server'
 import { onDatabase } from '../database.server'
 import type { Member } from './members.server'
@@ -51,6 +52,13 @@ export const signInGate: MiddlewareFunction<Response> = async ({ request, contex
   const token = await tokenOf(request)
   const member = token === null ? null : onDatabase((db) => memberOf(db, token, Date.now()))
   context.set(memberContext, member)
+  // what another member has done on this device is not written down as done by whoever signed in since
+  const doer = request.headers.get(MEMBER_HEADER)
+  if (member && doer !== null && doer !== member.id)
+    return Response.json(
+      { kind: 'otherMember' },
+      { status: 401, headers: { [REFUSED_HEADER]: 'otherMember' } },
+    )
   // a client's link opens its own page and no other
   if (member || OPEN.has(path) || CLIENT_PAGE.test(path)) return next()
   if (POSTED_BY_SCRIPTS.test(path)) return Response.json({ kind: 'signedOut' }, { status: 401 })

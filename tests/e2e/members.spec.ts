@@ -1,0 +1,108 @@
+import { spawnSync } from 'node:child_process'
+import type { Page } from '@playwright/test'
+import SqliteDatabase from 'better-sqlite3'
+import { newFile, startTarget, type Target } from '../../scripts/attack/target'
+import { expect, expectAccessible, expectSaved, newJob, newWall, openStage, test } from './page'
+
+let target: Target | null = null
+test.afterEach(async () => {
+  await target?.kill('SIGTERM')
+  target = null
+})
+
+const PASSPHRASE = 'green field ladder'
+
+async function signIn(page: Page, home: string, name: string) {
+  await page.goto(`${home}/crew`)
+  // whoever was in goes out first
+  if (!page.url().includes('/sign-in')) await page.getByRole('button', { name: /^Sign .* out here$/ }).click()
+  await page.waitForURL(/sign-in/)
+  await page.goto(`${home}/sign-in`)
+  await page.getByRole('textbox', { name: 'Name' }).fill(name)
+  await page.getByLabel('Passphrase').fill(PASSPHRASE)
+  await page.getByRole('button', { name: 'Come in' }).click()
+  await page.waitForURL((url) => url.pathname === '/')
+}
+
+// before, what Ida marked with the server away was logged as done by Ben, who signed in next on that phone
+test('what is done on one phone belongs to whoever did it, whoever signs in next', async ({ browser }) => {
+  test.setTimeout(240_000)
+  const file = newFile()
+  for (const name of ['Ida', 'Ben'])
+    spawnSync('npx', ['tsx', 'cli/crew.ts', 'add', name], {
+      input: `${PASSPHRASE}\n`,
+      encoding: 'utf8',
+      env: { ...process.env, DB_FILE: file },
+    })
+  target = await startTarget(file, { REGLA_HOST: '127.0.0.2' })
+  const home = `https://127.0.0.2:${target.port}`
+  const phone = await browser.newContext({
+    ignoreHTTPSErrors: true,
+    viewport: { width: 390, height: 844 },
+    hasTouch: true,
+    serviceWorkers: 'block',
+  })
+  const page = await phone.newPage()
+  await signIn(page, home, 'Ida')
+  const job = await newJob(page, home, 'Two members')
+  await newWall(page, job, { room: 'Hall', name: 'North', width: '120', height: '96' })
+  await expectSaved(page)
+  const wall = page.url()
+  await openStage(page, 'Mark')
+  const marks = () => {
+    const sqlite = new SqliteDatabase(file, { readonly: true })
+    const made = sqlite
+      .prepare(
+        "select name, count(*) n from acts join members on members.id = acts.member where kind = 'marked' group by name",
+      )
+      .all()
+    sqlite.close()
+    return made
+  }
+
+  // the link is gone: two marks wait on the phone
+  const away = (route: { abort: () => Promise<void> }) => route.abort()
+  await phone.route(/\/acts$/, away)
+  const next = page.getByRole('button', { name: 'Marked, next' })
+  await next.click()
+  await next.click()
+  await expect(page.locator('[data-unsent="2"]')).toBeVisible()
+
+  // the same phone is in Ben's hand as it comes back
+  await signIn(page, home, 'Ben')
+  await phone.unroute(/\/acts$/, away)
+  const band = page.locator('[data-others-waiting]')
+  await expect(band).toContainText('2 things that Ida did on this device wait until Ida signs in here.')
+  await expect(band.getByRole('button', { name: 'Write it down as done by Ben' })).toBeVisible()
+  await expectAccessible(page)
+  await page.goto(wall.replace(/measure$|layout$/, 'mark'))
+  await next.click()
+  await expect.poll(marks).toEqual([{ name: 'Ben', n: 1 }])
+  await page.waitForTimeout(1_500)
+  expect(marks()).toEqual([{ name: 'Ben', n: 1 }])
+
+  // a page of Ida's that is still open beside it sends nothing in his name
+  const beside = await phone.newPage()
+  await signIn(beside, home, 'Ida')
+  await expect.poll(marks, { timeout: 20_000 }).toEqual([
+    { name: 'Ben', n: 1 },
+    { name: 'Ida', n: 2 },
+  ])
+  await next.click()
+  await expect(page.locator('[data-unsent="1"]')).toBeVisible()
+  await page.waitForTimeout(3_000)
+  expect(marks()).toEqual([
+    { name: 'Ben', n: 1 },
+    { name: 'Ida', n: 2 },
+  ])
+
+  // Ida says the one that is left is hers after all
+  await beside.goto(`${home}/yard`)
+  await beside.getByRole('button', { name: 'Write it down as done by Ida' }).click()
+  await expect.poll(marks, { timeout: 20_000 }).toEqual([
+    { name: 'Ben', n: 1 },
+    { name: 'Ida', n: 3 },
+  ])
+  await expect(beside.locator('[data-others-waiting]')).toHaveCount(0)
+  await phone.close()
+})
