@@ -7,6 +7,8 @@ export default [
   route('jobs/:jobId/picture.svg', 'routes/job-picture.ts'),
   route('jobs/:jobId/export', 'routes/job-export.ts'),
   route('jobs/:jobId/walls/:wallId/document', 'routes/wall-document.ts'),
+  route('jobs/:jobId/walls/:wallId/history', 'routes/history.ts', { id: 'wall-history' }),
+  route('jobs/:jobId/history', 'routes/history.ts', { id: 'job-history' }),
   route('jobs/:jobId/walls/:wallId/kept.json', 'routes/wall-kept.ts'),
   route('jobs/:jobId/walls/:wallId/picture.svg', 'routes/wall-picture.ts'),
   route('jobs/:jobId/walls/:wallId/acts', 'routes/wall-acts.ts'),

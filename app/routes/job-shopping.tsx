@@ -1,5 +1,5 @@
 import type { Route } from './+types/job-shopping'
-import { useFresh } from '~/offline/useFresh'
+import { useFresh } from '~/features/anywhere/useFresh'
 import { ShoppingPage } from '~/features/boards/ShoppingPage'
 
 export { clientLoader, loader } from './job-boards'

@@ -1,5 +1,5 @@
 import type { Route } from './+types/job-today'
-import { useFresh } from '~/offline/useFresh'
+import { useFresh } from '~/features/anywhere/useFresh'
 import { TodayPage } from '~/features/work/TodayPage'
 
 export { clientLoader, loader, shouldRevalidate } from './job-supplies'

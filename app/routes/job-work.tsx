@@ -1,5 +1,5 @@
 import type { Route } from './+types/job-work'
-import { useFresh } from '~/offline/useFresh'
+import { useFresh } from '~/features/anywhere/useFresh'
 import { WorkPage } from '~/features/work/WorkPage'
 
 export { clientLoader, loader, shouldRevalidate } from './job-supplies'

@@ -1,6 +1,6 @@
 import type { Route } from './+types/tools'
-import { orShown } from '~/offline/lastShown'
-import { useFresh } from '~/offline/useFresh'
+import { orShown } from '~/features/anywhere/lastShown'
+import { useFresh } from '~/features/anywhere/useFresh'
 import { ToolsPage } from '~/features/tools/ToolsPage'
 import { onDatabase } from '~/server/database.server'
 import { habitSettings, lastJob } from '~/server/habits.server'

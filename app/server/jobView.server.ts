@@ -7,6 +7,7 @@ import { readableDocument, revisionOf } from './documents.server'
 import { pageOfWall, wallsOfJob } from './pages.server'
 import { lastWall } from './habits.server'
 import { jobDetail, type JobDetail, wallGlimpses } from './jobs.server'
+import { wallVersion } from './wallVersion.server'
 import { type LayoutPlanner, type LayoutWords, planner } from './planning/layoutWords.server'
 
 /** How many walls a job's page shows at once. */
@@ -37,11 +38,6 @@ function wordsOnly(words: LayoutWords): WallWords {
 }
 
 const BROKEN: WallFacts = { size: null, picture: null, words: { kind: 'broken' }, toMeasure: false }
-
-/** The documents of a wall by their revisions: the same key is the same wall, word for word. */
-export function wallVersion(id: string, survey: number, design: number, settings: number): string {
-  return `${id} ${survey} ${design} ${settings}`
-}
 
 type WallRow = JobDetail['rooms'][number]['walls'][number]
 

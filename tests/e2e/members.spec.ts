@@ -2,7 +2,7 @@ import { spawnSync } from 'node:child_process'
 import type { Page } from '@playwright/test'
 import SqliteDatabase from 'better-sqlite3'
 import { newFile, startTarget, type Target } from '../../scripts/attack/target'
-import { expect, expectAccessible, expectSaved, newJob, newWall, openStage, test } from './page'
+import { expect, expectAccessible, expectSaved, newJob, newWall, openFold, openStage, test } from './page'
 
 let target: Target | null = null
 test.afterEach(async () => {
@@ -45,7 +45,7 @@ test('what is done on one phone belongs to whoever did it, whoever signs in next
   const page = await phone.newPage()
   await signIn(page, home, 'Ida')
   const job = await newJob(page, home, 'Two members')
-  await newWall(page, job, { room: 'Hall', name: 'North', width: '120', height: '96' })
+  await newWall(page, job, { room: 'Hall', name: 'North', width: '126', height: '96' })
   await expectSaved(page)
   const wall = page.url()
   await openStage(page, 'Mark')
@@ -80,6 +80,32 @@ test('what is done on one phone belongs to whoever did it, whoever signs in next
   await expect.poll(marks).toEqual([{ name: 'Ben', n: 1 }])
   await page.waitForTimeout(1_500)
   expect(marks()).toEqual([{ name: 'Ben', n: 1 }])
+
+  // who changed the wall is told where it is logged; looked at as it was, and brought back as a step of its own
+  await openStage(page, 'Measure')
+  const width = page.getByRole('textbox', { name: 'Width, corner to corner' })
+  await width.fill('131')
+  await width.press('Enter')
+  await expectSaved(page)
+  await openStage(page, 'Log')
+  await openFold(page, /^What was changed/)
+  const changes = page.getByRole('list', { name: 'What was changed' }).getByRole('listitem')
+  await expect(changes.first()).toContainText(/wall width.*Ben/)
+  await expect(changes.nth(1)).toContainText('Ida')
+  await changes
+    .nth(1)
+    .getByRole('button', { name: /^Look at it as it was/ })
+    .click()
+  await expect(page.locator('[data-looked]')).toContainText('batten')
+  await expectAccessible(page)
+  await page.getByRole('button', { name: 'Bring it back to this' }).click()
+  await expect(page.getByText('It is as it was then.')).toBeVisible()
+  await expect(changes.first()).toContainText(/wall width.*Ben/)
+  await openStage(page, 'Measure')
+  await expect(width).toHaveValue('126 in')
+  await page.getByRole('button', { name: 'Undo: wall width', exact: true }).click()
+  await expect(width).toHaveValue('131 in')
+  await openStage(page, 'Mark')
 
   // a page of Ida's that is still open beside it sends nothing in his name
   const beside = await phone.newPage()

@@ -1,6 +1,6 @@
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb'
-import { ACTS_AT_ONCE } from '~/model'
-import { type Doer, memberHere } from '~/offline/member'
+import { ACTS_AT_ONCE, type Doer } from '~/model'
+import { memberHere } from './member'
 
 /** What any act has, of a wall, of the yard, of a job's work. */
 export type AnyAct = { readonly id: string; readonly kind: string }

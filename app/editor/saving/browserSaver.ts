@@ -1,6 +1,6 @@
 import type { Act, PageHistory, StoredDocument, WorkAct, YardAct } from '~/model'
 import { holds } from '~/offline/inHand'
-import { memberHere } from '~/offline/member'
+import { memberHere } from './member'
 import { wallChanged } from '~/offline/register'
 import {
   type ActQueue,

@@ -1,5 +1,5 @@
-import type { PageAnswer, PageRequest } from '~/model'
-import { memberHeader, REFUSED_HEADER } from '~/offline/member'
+import { type PageAnswer, type PageRequest, REFUSED_HEADER } from '~/model'
+import { memberHeader } from './member'
 
 /** How long an answer may take: a server that hangs is as good as one that is away. */
 const ANSWER_WITHIN_MS = 15_000

@@ -1,5 +1,5 @@
-import type { Bodies, DocumentKind } from '~/model'
-import { type Doer, memberHere } from '~/offline/member'
+import type { Bodies, DocumentKind, Doer } from '~/model'
+import { memberHere } from './member'
 import { countOthers, type OthersWaiting } from './actQueue'
 
 /** A change that has not reached the server, with the revision it was made from. */

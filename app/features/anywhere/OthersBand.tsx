@@ -4,7 +4,7 @@ import { styled } from 'styled-components'
 import type { OthersWaiting } from '~/editor/saving/actQueue'
 import { othersWaiting, takeOver } from '~/editor/saving/browserSaver'
 import { savingText } from '~/messages'
-import { memberHere } from '~/offline/member'
+import { memberHere } from '~/editor/saving/member'
 import { Button } from '~/ui/Button'
 import { keptBand } from '~/ui/keptBand'
 

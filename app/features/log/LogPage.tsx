@@ -6,6 +6,7 @@ import { estimateAndActual } from '~/core/log/estimates'
 import type { LearnedRate } from '~/core/log/rates'
 import { workedOnJob, workedOnWall } from '~/core/log/worked'
 import { DayPages } from '~/editor/DayPages'
+import { HistoryPart } from '~/editor/HistoryPart'
 import { JobFrame } from '~/editor/work/JobFrame'
 import { useWork, type WorkData } from '~/editor/work/useWork'
 import { durationText, learnedName, logText, money, rateSaid, taskKindName } from '~/messages'
@@ -134,6 +135,12 @@ export function LogPage({ job, wallActs, rates, names, now, at }: LogPageProps) 
               line.photo ? `/jobs/${job.id}/walls/${wallOf(line) ?? ''}/log-photos?id=${line.photo}` : null
             }
             onStrike={null}
+          />
+          <HistoryPart
+            url={`/jobs/${job.id}/history`}
+            ofJob
+            before={saver.flush}
+            onRestored={() => void saver.check()}
           />
         </Sheet>
       </PageMain>

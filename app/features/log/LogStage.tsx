@@ -6,10 +6,11 @@ import { workedOnWall } from '~/core/log/worked'
 import type { Frame } from '~/drawing/view/frame'
 import { SCREEN } from '~/drawing/view/palette'
 import { DayPages } from '~/editor/DayPages'
+import { HistoryPart } from '~/editor/HistoryPart'
 import { newToken, sendWaiting } from '~/editor/saving/browserSaver'
 import { StageClock } from '~/editor/StageClock'
 import { useAwake } from '~/editor/useAwake'
-import { useActs, useOutbox, useWallEditor } from '~/editor/WallEditor'
+import { useActs, useBringWall, useOutbox, useSaver, useWallEditor } from '~/editor/WallEditor'
 import { WallStage } from '~/editor/WallStage'
 import { Drawn, Heading, Side, Split } from '~/editor/Workbench'
 import { nearestNanometer } from '~/length'
@@ -48,6 +49,8 @@ const dayHere = (at: number) => Math.floor((at / 60_000 - minutesWest()) / 1_440
 export function LogStage() {
   const { identity, wording } = useWallEditor()
   const outbox = useOutbox()
+  const saver = useSaver()
+  const bring = useBringWall()
   const acts = useActs()
   useAwake()
   const [spot, setSpot] = useState<Spot | null>(null)
@@ -101,6 +104,11 @@ export function LogStage() {
           who={who}
           photoUrl={({ photo }) => (photo ? `${identity.wallPath}/log-photos?id=${photo}` : null)}
           onStrike={(entry) => outbox.record({ id: newToken(), kind: 'struck', entry, doneAt: Date.now() })}
+        />
+        <HistoryPart
+          url={`${identity.wallPath}/history?option=${identity.option.id}`}
+          before={saver.flush}
+          onRestored={() => void bring()}
         />
       </Side>
     </AtWall>

@@ -1,5 +1,5 @@
 import { createContext, createCookie, type MiddlewareFunction, redirect } from 'react-router'
-import { MEMBER_HEADER, REFUSED_HEADER } from '~/offline/member'
+import { MEMBER_HEADER, REFUSED_HEADER } from '~/model'
 import { network } from '../http/network.server'
 import { onDatabase } from '../database.server'
 import type { Member } from './members.server'

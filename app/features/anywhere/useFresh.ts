@@ -2,7 +2,7 @@ import { useCallback, useEffect, useState } from 'react'
 import { useFetcher, useLocation } from 'react-router'
 import { sameValue } from '~/model'
 import { addressOf, showing } from './lastShown'
-import { listenToNews } from './news'
+import { listenToNews } from '~/offline/news'
 
 /**
  * What a page shows, kept up with what others save: `loaded` is what it came with. It is brought beside the page, so that what a form of it was
