@@ -51,7 +51,10 @@ const whenOf = (at: number) =>
   new Date(at).toLocaleString('en-US', { month: 'short', day: 'numeric', hour: 'numeric', minute: '2-digit' })
 
 async function asked<T>(url: string, init: RequestInit = {}): Promise<T> {
-  const answer = await fetch(url, { ...init, headers: memberHeader() })
+  const answer = await fetch(url, {
+    ...init,
+    headers: { 'content-type': 'application/json', ...memberHeader() },
+  })
   if (answer.status >= 500 || answer.redirected || answer.status === 401) throw new Error('no answer')
   return (await answer.json()) as T
 }
@@ -92,7 +95,10 @@ export function HistoryPart({
   const restore = (told: Told) =>
     trying(async () => {
       await before()
-      const { problems } = await asked<{ problems: string[] }>(at(told.change), { method: 'POST' })
+      const { problems } = await asked<{ problems: string[] }>(at(told.change), {
+        method: 'POST',
+        body: '{}',
+      })
       setSaid(problems.length > 0 ? problems.join(' ') : historyText.restored)
       setLooked(null)
       if (problems.length === 0) onRestored()

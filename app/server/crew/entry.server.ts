@@ -15,7 +15,7 @@ export const triesContext = createContext(false)
 const OPEN = new Set(['/sign-in', '/healthz'])
 const CLIENT_PAGE = /^\/c\/[\w-]+(\/photo\/[\w-]+)?$/
 /** What scripts of a page post: answered with a status they understand instead of another page. */
-const POSTED_BY_SCRIPTS = /\/(document|acts|readings|marks)$/
+const POSTED_BY_SCRIPTS = /\/(document|acts|history|readings|marks)$/
 
 const cookie = () => {
   const { secure } = network()

@@ -10,7 +10,7 @@ export interface GuardOptions {
 }
 
 /** Where something in JSON is posted. All else that changes something is a form. */
-const JSON_PATHS = /\/(document|acts|readings|saws|marks|log-photos)$/
+const JSON_PATHS = /\/(document|acts|history|readings|saws|marks|log-photos)$/
 const FORMS = ['application/x-www-form-urlencoded', 'multipart/form-data']
 /** Forms that may bring a whole job file. */
 const FILE_PATHS = new Set(['/', '/_.data', '/_root.data'])
