@@ -36,6 +36,10 @@ const List = styled.ol`
     font-size: ${type.body};
   }
 `
+const Looked = styled.section`
+  display: grid;
+  gap: ${space.s};
+`
 const Walls = styled.div`
   display: flex;
   flex-wrap: wrap;
@@ -113,7 +117,7 @@ export function HistoryPart({
       ) : null}
       {said ? <p role="status">{said}</p> : null}
       {looked ? (
-        <section aria-label={historyText.then(whenOf(looked.told.at))} data-looked={looked.told.change}>
+        <Looked aria-label={historyText.then(whenOf(looked.told.at))} data-looked={looked.told.change}>
           <h3>{historyText.then(whenOf(looked.told.at))}</h3>
           {looked.then.walls.length === 0 ? <Soft>{historyText.same}</Soft> : null}
           <Walls>
@@ -133,7 +137,7 @@ export function HistoryPart({
             </Button>
             <Button onPress={() => setLooked(null)}>{historyText.close}</Button>
           </Row>
-        </section>
+        </Looked>
       ) : null}
       {changes?.length === 0 ? <Soft>{historyText.none}</Soft> : null}
       {changes && changes.length > 0 ? (
@@ -144,7 +148,9 @@ export function HistoryPart({
             return (
               <li key={told.change} data-change={told.change}>
                 <span>
-                  {historyText.what(told.parts, ofJob ? told.walls : [])}
+                  {told.how === 'made'
+                    ? historyText.first
+                    : historyText.what(told.parts, ofJob ? told.walls : [])}
                   <Soft as="small"> {line}</Soft>
                 </span>
                 <Button aria-label={historyText.look(when)} onPress={() => void look(told)}>

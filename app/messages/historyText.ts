@@ -20,5 +20,6 @@ export const historyText = {
   noSuchChange: 'There is no such change here.',
   what: (parts: readonly ChangedPart[], walls: readonly string[]) =>
     walls.length === 0 ? partsText(parts) : `${walls.slice(0, 3).join(', ')}: ${partsText(parts)}`,
-  how: { done: '', undone: 'taken back since', step: 'a step back or forward' },
+  how: { done: '', undone: 'taken back since', step: 'a step back or forward', made: '' },
+  first: 'as it was first',
 } as const

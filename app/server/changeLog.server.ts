@@ -4,6 +4,7 @@ import type { Database } from './db/database.server'
 import { changes, members, revisions } from './db/schema.server'
 import { readableDocument, readRevision, revisionOf } from './documents.server'
 import { newId } from './ids.server'
+import { sizeOf } from './jobView.server'
 import { changePage } from './pageChanges.server'
 import { type Page, pageOfWall, pageOfWork, type PageDocument, wallsOfJob } from './pages.server'
 import { type LayoutPlanner, planner } from './planning/layoutWords.server'
@@ -22,8 +23,8 @@ export interface ToldChange {
   readonly who: string | null
   readonly parts: readonly ChangedPart[]
   readonly walls: readonly string[]
-  /** Undone since, or itself a step back or forward. */
-  readonly how: 'done' | 'undone' | 'step'
+  /** Undone since, itself a step back or forward, or how the wall was first. */
+  readonly how: 'done' | 'undone' | 'step' | 'made'
 }
 
 /** All documents of a job: its settings, and each wall's survey and chosen design. */
@@ -50,7 +51,7 @@ export function pageOfHistory(
   return pageOfWall(db, { jobId, wallId, ...(optionId === undefined ? {} : { optionId }) })
 }
 
-/** What was changed of a page's documents, the newest first. What they were made as is no change. */
+/** What was changed of a page's documents, the newest first; of one wall the last is how it was first. */
 export function changesOf(db: Database, page: Page): ToldChange[] {
   const documents = new Map(page.documents.map((document) => [document.id, document]))
   const rows = db
@@ -71,8 +72,11 @@ export function changesOf(db: Database, page: Page): ToldChange[] {
     .limit(TOLD * 3)
     .all()
   const told = new Map<number, ToldChange>()
+  let first: ToldChange | null = null
   for (const { change, at, state, who, document, revision, before } of rows) {
     const of = documents.get(document)
+    if (of?.wall && (before === null || state === 'made'))
+      first ??= { change, at, who, how: 'made', parts: [], walls: [of.wall.name] }
     if (!of || before === null || state === 'made') continue
     const [was, became] = [
       readRevision(db, of.kind, of.id, before),
@@ -89,7 +93,9 @@ export function changesOf(db: Database, page: Page): ToldChange[] {
       walls: [...new Set([...(known?.walls ?? []), ...(of.wall && parts.length > 0 ? [of.wall.name] : [])])],
     })
   }
-  return [...told.values()].filter(({ parts }) => parts.length > 0).slice(0, TOLD)
+  const isOneWall = new Set(page.documents.flatMap(({ wall }) => (wall ? [wall.id] : []))).size === 1
+  const changed = [...told.values()].filter(({ parts }) => parts.length > 0).slice(0, TOLD)
+  return first && isOneWall && changed.length > 0 ? [...changed, first] : changed
 }
 
 /** A document as it was right after a change; null where it was not there yet, or can't be read any more. */
@@ -145,7 +151,13 @@ export async function lookAt(
         settings: now.body,
       },
     })
-    walls.push({ name: wall.name, ...(said.kind === 'said' ? said : { words: '', picture: '' }) })
+    const size = sizeOf(measured.body as Bodies['survey'], now.body)
+    const told = said.kind === 'said' ? said : { words: '', picture: '' }
+    walls.push({
+      name: wall.name,
+      words: told.words === '' ? size : `${size}, ${told.words}`,
+      picture: told.picture,
+    })
   }
   return { walls, more: then.length - walls.length }
 }

@@ -129,7 +129,8 @@ async function knownInTime(
   return { ...known }
 }
 
-function sizeOf({ width, height }: { width: number; height: number }, settings: Settings): string {
+/** A wall's width and height, as its job writes lengths. */
+export function sizeOf({ width, height }: { width: number; height: number }, settings: Settings): string {
   const { units, tape, materials } = settings
   const wording = { format: { units, tape }, materials }
   return `${say(width, wording)} × ${say(height, wording)}`
