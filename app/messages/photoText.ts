@@ -121,6 +121,8 @@ export const photoText = {
   save: 'Save as a PNG picture',
   saved: 'saved',
   saving: 'saving…',
-  notSaved: 'not saved: the server can’t be reached. It tries again with the next change.',
-  changed: 'Another window put points on this picture meanwhile: they are shown now, and yours are left out.',
+  notSaved: 'not saved: the server can’t be reached. It tries again by itself.',
+  changed: 'Another window moved the same on this picture.',
+  keepMine: 'Keep what is here',
+  takeTheirs: 'Take the other',
 } as const

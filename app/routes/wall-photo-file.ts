@@ -17,7 +17,7 @@ export function loader({ params }: Route.LoaderArgs) {
 
 /** POST: what was put on it. */
 export async function action({ request, params }: Route.ActionArgs) {
-  const posted = (await request.json().catch(() => null)) as { revision?: unknown; marks?: unknown } | null
+  const posted: unknown = await request.json().catch(() => null)
   const saved = onDatabase((db) => saveMarks(db, params, params.photoId, posted))
   return Response.json(saved, {
     status: saved.kind === 'refused' ? 422 : saved.kind === 'changed' ? 409 : 200,

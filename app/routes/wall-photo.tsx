@@ -1,5 +1,7 @@
 import type { Route } from './+types/wall-photo'
 import { PhotoStage } from '~/features/agree/PhotoStage'
+import { orShown } from '~/features/anywhere/lastShown'
+import { useFresh } from '~/features/anywhere/useFresh'
 import { stageTitle } from '~/routes/stageTitle'
 import { onDatabase } from '~/server/database.server'
 import { photosOf } from '~/server/photos.server'
@@ -11,6 +13,10 @@ export function loader({ params }: Route.LoaderArgs) {
   return { photos: onDatabase((db) => photosOf(db, params.wallId)) }
 }
 
+export const clientLoader = ({ request, serverLoader }: Route.ClientLoaderArgs) =>
+  orShown(request, serverLoader)
+
 export default function WallPhotoStage({ loaderData }: Route.ComponentProps) {
-  return <PhotoStage photos={loaderData.photos} />
+  const [{ photos }] = useFresh(loaderData)
+  return <PhotoStage photos={photos} />
 }

@@ -164,12 +164,12 @@ describe('photographs', () => {
     const tidy = await tidyPicture(await picture(60, 40).jpeg().toBuffer())
     if (!tidy.ok) throw new Error(tidy.issue.code)
     const id = keepPhoto(db, ids, 'From the door', tidy.value) ?? ''
-    expect(saveMarks(db, ids, id, { revision: 1, marks })).toEqual({ kind: 'saved', revision: 2 })
-    expect(saveMarks(db, ids, id, { revision: 1, marks })).toMatchObject({ kind: 'changed', revision: 2 })
-    expect(saveMarks(db, ids, id, { revision: 2, marks: { ...marks, lightDeg: 999 } })).toEqual({
+    const was = { ...marks, points: [], cutOuts: [] }
+    expect(saveMarks(db, ids, id, { revision: 1, was, marks })).toEqual({ kind: 'saved', revision: 2 })
+    expect(saveMarks(db, ids, id, { revision: 2, was: marks, marks: { ...marks, lightDeg: 999 } })).toEqual({
       kind: 'refused',
     })
-    expect(saveMarks(db, ids, 'nobody', { revision: 2, marks })).toEqual({ kind: 'refused' })
+    expect(saveMarks(db, ids, 'nobody', { revision: 2, was, marks })).toEqual({ kind: 'refused' })
     expect(keepPhoto(db, { ...ids, jobId: 'other' }, 'x', tidy.value)).toBeNull()
     putPhotoAway(db, ids, id, true)
     expect(photosOf(db, ids.wallId)).toEqual([])

@@ -1,9 +1,10 @@
 import { and, asc, count, eq, isNull } from 'drizzle-orm'
 import sharp from 'sharp'
+import { z } from 'zod'
 import { fail, ok, type Result } from '~/length'
-import { LIMITS, type PhotoMarks, photoMarksSchema, type WallPhoto } from '~/model'
+import { changeRow, LIMITS, type PhotoMarks, photoMarksSchema, type WallPhoto } from '~/model'
 import { photos } from './db/agreeSchema.server'
-import type { Database } from './db/database.server'
+import { type Database, inTransaction } from './db/database.server'
 import { FullError } from './full.server'
 import { newId } from './ids.server'
 import { wallExists } from './walls.server'
@@ -139,30 +140,43 @@ export function photoBytes(db: Database, wallId: string, photoId: string): Buffe
   return row?.bytes ?? null
 }
 
-/** What came of saving what was put on a photograph: another window may have saved meanwhile. */
+/**
+ * What came of saving what was put on a photograph. `saved` with what is there now, where another window has put something there too;
+ * `changed` where both changed the same: nothing is saved, and what the other put there is told.
+ */
 export type MarksSaved =
-  | { readonly kind: 'saved'; readonly revision: number }
+  | { readonly kind: 'saved'; readonly revision: number; readonly marks?: PhotoMarks }
   | { readonly kind: 'changed'; readonly revision: number; readonly marks: PhotoMarks }
   | { readonly kind: 'refused' }
 
-/** Saves what was put on a photograph, made from a revision of it. */
-export function saveMarks(
-  db: Database,
-  ids: WallIds,
-  photoId: string,
-  posted: { readonly revision?: unknown; readonly marks?: unknown } | null,
-): MarksSaved {
-  const marks = MARKS.safeParse(posted?.marks)
-  const found = photosOf(db, ids.wallId).find(({ id }) => id === photoId)
-  if (!marks.success || !found || !wallExists(db, ids)) return { kind: 'refused' }
-  if (posted?.revision !== found.revision)
-    return { kind: 'changed', revision: found.revision, marks: found.marks }
-  const revision = found.revision + 1
-  db.update(photos)
-    .set({ marks: JSON.stringify(marks.data), revision })
-    .where(eq(photos.id, photoId))
-    .run()
-  return { kind: 'saved', revision }
+const CHANGE = z.strictObject({
+  revision: z.number().int().positive(),
+  /** What was on it at that revision. */
+  was: MARKS,
+  marks: MARKS,
+})
+
+/** Saves what was put on a photograph since it was read, on top of what others have put there: points and cut-outs go by their names. */
+export function saveMarks(db: Database, ids: WallIds, photoId: string, posted: unknown): MarksSaved {
+  const read = CHANGE.safeParse(posted)
+  if (!read.success || !wallExists(db, ids)) return { kind: 'refused' }
+  const { was, marks } = read.data
+  return inTransaction(db, (tx): MarksSaved => {
+    const found = photosOf(tx, ids.wallId).find(({ id }) => id === photoId)
+    if (!found) return { kind: 'refused' }
+    const isNewest = read.data.revision === found.revision
+    const changed = isNewest ? { row: marks } : changeRow(was, marks, found.marks)
+    if ('clash' in changed) return { kind: 'changed', revision: found.revision, marks: found.marks }
+    const both = MARKS.safeParse(changed.row)
+    // each can be kept, both together can't: too many points
+    if (!both.success) return { kind: 'changed', revision: found.revision, marks: found.marks }
+    const revision = found.revision + 1
+    tx.update(photos)
+      .set({ marks: JSON.stringify(both.data), revision })
+      .where(eq(photos.id, photoId))
+      .run()
+    return isNewest ? { kind: 'saved', revision } : { kind: 'saved', revision, marks: both.data }
+  })
 }
 
 /** Puts a photograph away, or brings it back. False where the wall has none of that id. */

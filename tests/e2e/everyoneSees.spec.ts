@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test'
 import { EMPTY_URL } from '../../playwright.config'
-import { expect, newJob, newWall, test } from './page'
+import { expect, expectAccessible, newJob, newWall, test } from './page'
 
 /** Every page that is open asks every four seconds. */
 const WITHIN = { timeout: 12_000 }
@@ -87,4 +87,56 @@ test('a tool proved in one window is known in the other', async ({ page, context
   const said = await level.getByTestId('tool-found').textContent()
   expect(said).toMatch(/48/)
   await expect(page.locator('[data-tool=level]').getByTestId('tool-found')).toHaveText(said ?? '', WITHIN)
+})
+
+// before, the second window’s pull was undone, with a sentence that showed for half a second
+test('two windows on one photograph: each point stands where it was moved; of one that both moved it is asked', async ({
+  page,
+  context,
+}) => {
+  await page.goto('/jobs/demo')
+  const wall = await page.getByRole('link', { name: 'Window wall', exact: true }).getAttribute('href')
+  const photo = (wall ?? '').replace(/(measure|layout)$/, 'agree/photo')
+  await page.goto(photo)
+  const other = await context.newPage()
+  await other.goto(photo)
+  const spot = (of: Page, n: number) => of.locator(`[data-spot="${n}"]`)
+  const where = (of: Page, n: number) =>
+    spot(of, n)
+      .locator('circle')
+      .first()
+      .evaluate((circle) => {
+        const [at, all] = [circle.getBoundingClientRect(), circle.closest('svg')!.getBoundingClientRect()]
+        // as a share of the picture, however far the page is scrolled
+        return [at.x - all.x, at.y - all.y].map((each) => Math.round((each / all.width) * 500))
+      })
+  const push = async (of: Page, n: number, key: string) => {
+    await spot(of, n).focus()
+    for (let i = 0; i < 6; i++) await of.keyboard.press(`Shift+${key}`)
+  }
+  const [one, three] = [await where(page, 1), await where(page, 3)]
+  await push(page, 1, 'ArrowRight')
+  await push(other, 3, 'ArrowUp')
+  for (const each of [page, other]) {
+    await expect.poll(() => where(each, 1), WITHIN).not.toEqual(one)
+    await expect.poll(() => where(each, 3), WITHIN).not.toEqual(three)
+    await expect(each.locator('[data-photo-saved=saved]')).toBeVisible()
+  }
+  expect(await where(page, 1)).toEqual(await where(other, 1))
+  expect(await where(page, 3)).toEqual(await where(other, 3))
+
+  // on a link that carries no news both move one point
+  await context.route('**/news', (route) => route.abort())
+  await push(page, 2, 'ArrowUp')
+  await expect(page.locator('[data-photo-saved=saved]')).toBeVisible()
+  await push(other, 2, 'ArrowDown')
+  const asks = other.getByRole('alert').filter({ hasText: 'Another window moved the same on this picture' })
+  await expect(asks).toBeVisible()
+  await expectAccessible(other)
+  const mine = await where(other, 2)
+  await asks.getByRole('button', { name: 'Keep what is here' }).click()
+  await expect(other.locator('[data-photo-saved=saved]')).toBeVisible()
+  expect(await where(other, 2)).toEqual(mine)
+  await page.reload()
+  await expect.poll(() => where(page, 2)).toEqual(mine)
 })

@@ -40,7 +40,7 @@ const FIRST_SIZE = { width: 860, height: 560 }
 export function PhotoBench({ photo, url }: { readonly photo: WallPhoto; readonly url: string }) {
   const { plan, workpiece, wording, edit } = useWallEditor()
   const { survey } = workpiece.wall
-  const { marks, change, saving, seen } = usePhoto(photo, url, plan, survey)
+  const { marks, change, saving, settle, seen } = usePhoto(photo, url, plan, survey)
   const { width, height } = photo
   const drawing = useRef<SVGSVGElement>(null)
   const box = useRef<HTMLDivElement>(null)
@@ -245,9 +245,15 @@ export function PhotoBench({ photo, url }: { readonly photo: WallPhoto; readonly
           {taking ? <Button onPress={() => void addTaken()}>{photoText.addColor}</Button> : null}
           <Button onPress={() => void savePng(drawing.current, url, photo)}>{photoText.save}</Button>
           <Soft role="status" data-photo-saved={saving}>
-            {photoText[saving]}
+            {saving === 'changed' ? '' : photoText[saving]}
           </Soft>
         </Row>
+        {saving === 'changed' ? (
+          <Alert role="alert">
+            {photoText.changed} <Button onPress={() => settle('mine')}>{photoText.keepMine}</Button>
+            <Button onPress={() => settle('theirs')}>{photoText.takeTheirs}</Button>
+          </Alert>
+        ) : null}
       </Photograph>
       <PhotoPanel
         marks={saidMarks}
