@@ -38,7 +38,7 @@ export default defineConfig(({ command }) => ({
       manifest: false,
       injectManifest: {
         globDirectory: 'build/client',
-        globPatterns: ['assets/**/*.{js,css,woff2,wasm}', '*.{svg,html}'],
+        globPatterns: ['assets/**/*.{js,css,woff2,wasm}', '*.{svg,webmanifest}'],
         globIgnores: ['assets/client-page.js'],
         dontCacheBustURLsMatching: /^assets\//,
         maximumFileSizeToCacheInBytes: 6_000_000,

@@ -23,6 +23,10 @@ export const agreeText = {
   away: (n: number) => `Put away: ${n}`,
   noOption: 'That option can’t be read, so none is made from it.',
   notChanged: 'That could not be done: the chosen option stays at hand. Choose another one first.',
+  moved: (how: 'chosen' | 'named', name: string) =>
+    how === 'chosen'
+      ? `Another window chose “${name}” since. Nothing was changed; choose once more to have this one all the same.`
+      : `Another window named it “${name}” since. Nothing was changed; rename it once more if it is to have another name.`,
   working: 'working…',
   unread: 'This option can’t be read.',
   failed: 'The figures could not be worked out. Load the page again.',

@@ -92,14 +92,14 @@ function shown(): void {
 interface Listening {
   /** The server itself just brought what is shown: it is looked at only after the next change. */
   readonly isNew?: boolean
-  /** The wall that is shown, by its path: it may be a kept copy. */
+  /** The wall or page that is shown, by its path: it may be a kept copy. */
   readonly wall?: string | null
 }
 
 /** Listens for what others save, as long as the page is open. A wall that came kept is a copy from here on. Returns what ends it. */
 export function listenToNews(bring: Bring, { isNew = false, wall = null }: Listening = {}): () => void {
-  listeners.set(bring, { seen: isNew ? (known ?? NEW) : null, wall })
   const at = wall === null ? undefined : cameKept.get(wall)
+  listeners.set(bring, { seen: isNew && at === undefined ? (known ?? NEW) : null, wall })
   if (at !== undefined) isKeptFrom(at)
   if (timer === null) {
     timer = setInterval(shown, ASK_EVERY_MS)

@@ -1,7 +1,7 @@
 import { messageSW, Workbox } from 'workbox-window'
 import { createStore } from 'zustand/vanilla'
 import { copy } from './copy'
-import { DATA, PAGES, wallOf } from './kept'
+import { AT_WALL, DATA, keptAs, PAGES, wallOf } from './kept'
 import { newer, wallCameKept } from './news'
 
 /** What the page knows of its worker: whether this wall is kept, and how to take a newer build that waits. */
@@ -23,6 +23,46 @@ export async function keepWall(pathname: string): Promise<void> {
   if (!active) return
   const said: unknown = await messageSW(active, { type: 'KEEP', wall })
   if (said === 'kept') offline.setState({ kept: wall })
+}
+
+/** How far taking a job along is: walls and pages of it that are kept, of all, and how much they take. */
+export interface TakenAlong {
+  readonly done: number
+  readonly all: number
+  readonly bytes: number
+  /** Pages that could not be had. */
+  readonly missing: number
+}
+
+/**
+ * Keeps every stage of these walls, then these pages, for when the server is away; told after each how far it is. Null where this browser
+ * keeps nothing. Ends early where `isOver` says so.
+ */
+export async function takeAlong(
+  walls: readonly string[],
+  pages: readonly string[],
+  tell: (so: TakenAlong) => void,
+  isOver: () => boolean,
+): Promise<TakenAlong | null> {
+  const active = worker ? (await navigator.serviceWorker.ready).active : null
+  if (!active) return null
+  const lots = [
+    ...walls.map((wall) => AT_WALL.map((stage) => `${wall}/${stage}`)),
+    ...pages.map((page) => [page]),
+  ]
+  let so: TakenAlong = { done: 0, all: lots.length, bytes: 0, missing: 0 }
+  for (const urls of lots) {
+    if (isOver()) break
+    const had = (await messageSW(active, { type: 'KEEP_PAGES', urls })) as { pages: number; bytes: number }
+    so = {
+      ...so,
+      done: so.done + 1,
+      bytes: so.bytes + had.bytes,
+      missing: so.missing + urls.length - had.pages,
+    }
+    tell(so)
+  }
+  return so
 }
 
 /** Not at every press: once it has been quiet for so long. */
@@ -63,7 +103,7 @@ export function registerWorker(): void {
     },
   )
   // the page itself may have come so
-  const [own, { at }] = [wallOf(location.pathname), copy.getState()]
+  const [own, { at }] = [keptAs(location.pathname), copy.getState()]
   if (own && at !== null) wallCameKept(own, at)
   const made = new Workbox('/sw.js', { scope: '/' })
   made.addEventListener('waiting', () =>

@@ -2,11 +2,12 @@
 import { CacheableResponsePlugin } from 'workbox-cacheable-response'
 import type { WorkboxPlugin } from 'workbox-core'
 import { ExpirationPlugin } from 'workbox-expiration'
-import { cleanupOutdatedCaches, matchPrecache, precacheAndRoute } from 'workbox-precaching'
+import { cleanupOutdatedCaches, precacheAndRoute } from 'workbox-precaching'
 import { registerRoute, setCatchHandler, setDefaultHandler } from 'workbox-routing'
 import { NetworkFirst, NetworkOnly } from 'workbox-strategies'
 import { keptAtText } from './copy'
-import { AT_WALL, DATA, isKept, PAGES } from './kept'
+import { AT_WALL, DATA, isKept, isKeptStage, PAGES, wallOf } from './kept'
+import { type KeptPage, keptPage, startPage } from './startPage'
 
 declare const self: ServiceWorkerGlobalScope & {
   readonly __WB_MANIFEST: { url: string; revision: string | null }[]
@@ -58,7 +59,8 @@ registerRoute(
 )
 // what moves between the pages of a wall ask for
 registerRoute(
-  ({ url, sameOrigin }) => sameOrigin && url.pathname.endsWith('.data') && isKept(url.pathname.slice(0, -5)),
+  ({ url, sameOrigin }) =>
+    sameOrigin && url.pathname.endsWith('.data') && isKeptStage(url.pathname.slice(0, -5)),
   new NetworkFirst({
     cacheName: DATA,
     networkTimeoutSeconds: ANSWER_WITHIN_S,
@@ -74,23 +76,55 @@ registerRoute(
 // without it the catch handler never sees what matched no route
 setDefaultHandler(new NetworkOnly())
 setCatchHandler(async ({ request }) =>
-  request.mode === 'navigate'
-    ? ((await matchPrecache('/offline.html')) ?? Response.error())
-    : Response.error(),
+  request.mode === 'navigate' ? start(new URL(request.url)) : Response.error(),
 )
 
-/** Fetches pages and keeps them; what can't be had is left as it was. */
-async function keep(urls: readonly string[]): Promise<void> {
+/** What is kept on this device. Of a wall one stage is read: the others are known by their place. */
+async function allKept(): Promise<KeptPage[]> {
   const pages = await caches.open(PAGES)
+  const kept: KeptPage[] = []
+  const walls = new Set<string>()
+  for (const request of await pages.keys()) {
+    const { pathname } = new URL(request.url)
+    const answer = isKept(pathname) ? await pages.match(request) : undefined
+    if (!answer) continue
+    const wall = wallOf(pathname)
+    const isRead = wall === null || !walls.has(wall)
+    if (wall !== null) walls.add(wall)
+    kept.push(keptPage(pathname, isRead ? await answer.text() : '', madeAt(answer)))
+  }
+  return kept
+}
+
+/** Without the server, where nothing is kept of what was asked for: what is kept, and how old it is. */
+async function start({ pathname, search }: URL): Promise<Response> {
+  const headers = {
+    'content-type': 'text/html; charset=utf-8',
+    'cache-control': 'no-store',
+    'content-security-policy': "default-src 'none'; style-src 'unsafe-inline'; img-src 'self'",
+  }
+  return new Response(startPage(`${pathname}${search}`, await allKept()), { headers })
+}
+
+/** Fetches pages and keeps them; what can't be had is left as it was. How many were had, and how much they take. */
+async function keep(urls: readonly string[]): Promise<{ pages: number; bytes: number }> {
+  const pages = await caches.open(PAGES)
+  const had = { pages: 0, bytes: 0 }
   for (const url of urls) {
     const answer = await fetch(url, { headers: { accept: 'text/html' } }).catch(() => null)
-    if (answer?.ok && !answer.redirected) await pages.put(url, answer)
+    if (!answer?.ok || answer.redirected) continue
+    had.bytes += (await answer.clone().blob()).size
+    had.pages += 1
+    await pages.put(url, answer)
   }
+  return had
 }
 
 self.addEventListener('message', (event: ExtendableMessageEvent) => {
-  const { type, wall } = (event.data ?? {}) as { type?: string; wall?: string }
+  const { type, wall, urls = [] } = (event.data ?? {}) as { type?: string; wall?: string; urls?: string[] }
   if (type === 'SKIP_WAITING') void self.skipWaiting()
+  if (type === 'KEEP_PAGES')
+    event.waitUntil(keep(urls.filter(isKept)).then((had) => event.ports[0]?.postMessage(had)))
   if (type === 'KEEP' && wall)
     event.waitUntil(
       keep(AT_WALL.map((stage) => `${wall}/${stage}`)).then(() => event.ports[0]?.postMessage('kept')),

@@ -4,7 +4,7 @@ import { fullText, agreeText } from '~/messages'
 import { onDatabase } from '~/server/database.server'
 import { formOf, textOf } from '~/server/forms.server'
 import { FullError } from '~/server/full.server'
-import { changeOption, copyOption } from '~/server/options.server'
+import { changeOption, copyOption, movedSince } from '~/server/options.server'
 
 const DOES = ['rename', 'putAway', 'bringBack', 'choose'] as const
 
@@ -23,6 +23,9 @@ export async function action({ request, params }: Route.ActionArgs) {
     if (!kind || (kind === 'rename' && name === ''))
       throw data('Nobody knows how to do that with an option.', { status: 400 })
     const change = kind === 'rename' ? { kind, name } : { kind }
+    const was = form.has('was') ? textOf(form, 'was') : null
+    const moved = onDatabase((db) => movedSince(db, params, option, change, was))
+    if (moved) return { said: agreeText.moved(moved.kind, moved.name) }
     const done = onDatabase((db) => changeOption(db, params, option, change))
     if (!done) return { said: agreeText.notChanged }
     return kind === 'choose' ? redirect(`/jobs/${params.jobId}/walls/${params.wallId}/agree`) : { said: null }

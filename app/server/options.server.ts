@@ -103,6 +103,31 @@ export function copyOption(db: Database, ids: WallIds, optionId: string, name: s
   })
 }
 
+/** What another window did meanwhile that this one was not shown: it chose another option, or named this one. */
+export type OptionMoved = { readonly kind: 'chosen' | 'named'; readonly name: string }
+
+/**
+ * Whether what is asked for goes by what is there: `was` is the chosen option's id where one is chosen, the name where one is renamed, as the
+ * page showed it. Null where it does, or where the page does not say.
+ */
+export function movedSince(
+  db: Database,
+  ids: WallIds,
+  optionId: string,
+  change: OptionChange,
+  was: string | null,
+): OptionMoved | null {
+  if (was === null) return null
+  if (change.kind === 'choose') {
+    const chosen = chosenOption(db, ids.wallId)
+    if (chosen === was || chosen === optionId || chosen === null) return null
+    return { kind: 'chosen', name: optionOf(db, ids, chosen)?.name ?? '' }
+  }
+  const now = change.kind === 'rename' ? optionOf(db, ids, optionId)?.name : undefined
+  if (now === undefined || now === was || (change.kind === 'rename' && now === change.name)) return null
+  return { kind: 'named', name: now }
+}
+
 /** What is done to an option as a whole. The chosen one is not put away: null says so, as where there is no such option. */
 export type OptionChange =
   { readonly kind: 'rename'; readonly name: string } | { readonly kind: 'putAway' | 'bringBack' | 'choose' }

@@ -5,6 +5,7 @@ import { killWhileSaving } from './kills'
 import { HANGS_MS, mutatedFiles, mutatedRequests, mutatedSaves, strangers, type Tally } from './requests'
 import { fullDisk, largePages, manyClients, twoServers } from './servers'
 import { startTarget } from './target'
+import { writersOnEveryPage } from './writers'
 
 const small = process.argv.includes('--small')
 const of = (large: number, less: number) => (small ? less : large)
@@ -69,6 +70,12 @@ note(
   'many clients on one wall',
   `${many.clients} clients, ${many.sent} saves sent, ${many.done} done, ${many.asked} asked about, ${many.other} otherwise, ${many.missing} missing`,
   many.other === 0 && many.missing === 0,
+)
+const wrote = await writersOnEveryPage(of(1000, 44))
+note(
+  'windows that change the same things at once, on every kind of page',
+  `${wrote.writers} writers, ${wrote.edits} edits, ${wrote.refused} refused, ${wrote.lost.length} fields lost${wrote.lost.length > 0 ? `: ${wrote.lost.join(', ')}` : ''}`,
+  wrote.refused === 0 && wrote.lost.length === 0,
 )
 if (!small) {
   const large = await largePages(1000, 60)

@@ -47,7 +47,17 @@ export function OptionsStage({ yard }: { readonly yard: readonly YardAct[] }) {
   const chosen = options.find((option) => option.chosen) ?? null
   const away = identity.options.filter(({ putAway, id }) => putAway && id !== identity.option.id)
   const post = (intent: string, option: string, name = '') =>
-    void fetcher.submit({ intent, option, name }, { method: 'post', action: `${identity.wallPath}/choose` })
+    void fetcher.submit(
+      {
+        intent,
+        option,
+        name,
+        // how it is shown here: another window may have chosen or named meanwhile
+        ...(intent === 'choose' ? { was: identity.options.find((each) => each.chosen)?.id ?? '' } : {}),
+        ...(intent === 'rename' ? { was: identity.options.find(({ id }) => id === option)?.name ?? '' } : {}),
+      },
+      { method: 'post', action: `${identity.wallPath}/choose` },
+    )
   return (
     <AgreeFrame title={agreeText.options}>
       <Asked />

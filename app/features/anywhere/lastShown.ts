@@ -1,3 +1,6 @@
+/** How often an address got no answer. */
+const failures = new Map<string, number>()
+
 /** What a page shows is known as long as it is open, by the address it is asked for at. */
 const shown = new Map<string, unknown>()
 
@@ -23,6 +26,11 @@ export function showing(address: string, data: unknown): () => void {
   }
 }
 
+/** How often an address was asked in vain: what is shown then is not what the server has. */
+export function failedAt(address: string): number {
+  return failures.get(bare(address)) ?? 0
+}
+
 /**
  * Data as the server has them. Where it does not answer, and the page that asks is open already, what that page shows: nothing typed on it is
  * lost to a page that says the server is away. Throws as `load` does where no such page is open.
@@ -31,8 +39,12 @@ export async function orShown<T>(request: Request, load: () => Promise<T>): Prom
   try {
     return await load()
   } catch (error) {
-    const known = shown.get(bare(request.url))
-    if (error instanceof TypeError && known !== undefined) return known as T
+    const key = bare(request.url)
+    const known = shown.get(key)
+    if (error instanceof TypeError && known !== undefined) {
+      failures.set(key, failedAt(key) + 1)
+      return known as T
+    }
     throw error
   }
 }

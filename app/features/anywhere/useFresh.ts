@@ -1,7 +1,8 @@
 import { useCallback, useEffect, useState } from 'react'
 import { useFetcher, useLocation } from 'react-router'
 import { sameValue } from '~/model'
-import { addressOf, showing } from './lastShown'
+import { isKept } from '~/offline/kept'
+import { addressOf, failedAt, showing } from './lastShown'
 import { listenToNews } from '~/offline/news'
 
 /**
@@ -17,12 +18,13 @@ export function useFresh<T extends object>(loaded: T, inParts = false): readonly
     () =>
       listenToNews(
         async () => {
+          const before = failedAt(address)
           await bring()
-          return true
+          return failedAt(address) === before
         },
-        { isNew: true },
+        { isNew: true, wall: isKept(pathname) ? pathname : null },
       ),
-    [bring],
+    [bring, address, pathname],
   )
   const data = useSame(useNewer(loaded, brought as T | undefined), inParts)
   useEffect(() => showing(address, data), [address, data])

@@ -14,6 +14,7 @@ import { TextBox } from '~/ui/TextBox'
 import { space } from '~/ui/theme'
 import { TopBar } from '~/ui/TopBar'
 import { renameJobForm } from './jobForms'
+import { TakeAlong } from './TakeAlong'
 import { NewWalls, type NewWallsProps } from './NewWalls'
 import { WallCard, type WallOnJob, Walls, type WallWords } from './WallCard'
 
@@ -188,6 +189,7 @@ export function JobPage({ job, newWalls, rename, namesClash, full, onWordsMissin
             <LinkButton href={`/jobs/${job.id}/export`} download={`${job.name}.regla.json`}>
               <Download size={18} aria-hidden /> Save as job file
             </LinkButton>
+            <TakeAlong jobId={job.id} rooms={job.rooms} />
           </Row>
         </Spread>
         {job.rooms.map((room) => (

@@ -96,12 +96,16 @@ test('a day’s lines: names while they can be said, a number beyond', () => {
   expect(dayLineText(used, places)).toBe('Enamel, B7')
 })
 
-test('kept without the server are the stages of a wall, and nothing else', () => {
+test('kept without the server are the stages of a wall and the pages of its job that are wanted there, and nothing else', () => {
   for (const stage of AT_WALL) expect(isKept(`/jobs/a/walls/b/${stage}`)).toBe(true)
   for (const stage of ['mark', 'cut', 'fit', 'finish', 'log'] as const) expect(AT_WALL).toContain(stage)
+  for (const path of ['/jobs/a', '/jobs/a/rooms/b', '/jobs/a/boards/list', '/jobs/a/work/today'])
+    expect(isKept(path)).toBe(true)
   for (const path of [
     '/',
-    '/jobs/a',
+    '/jobs/new',
+    '/jobs/a/boards',
+    '/jobs/a/rooms/b/document',
     '/jobs/a/walls/b/acts',
     '/jobs/a/walls/b/mark/x',
     '/c/token',

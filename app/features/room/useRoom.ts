@@ -50,7 +50,8 @@ export function useRoom(room: RoomData) {
     ),
   )
   useEffect(() => saver.start(), [saver])
-  useEffect(() => listenToNews(saver.check), [saver])
+  const path = `/jobs/${room.job.id}/rooms/${room.id}`
+  useEffect(() => listenToNews(saver.check, { wall: path }), [saver, path])
   const held = useStore(saver.store, (state) => state.held)
   const [lookedAt, lookAt] = useState<RoomEdits | null>(null)
   const settings = bodyIn(held, 'settings')

@@ -3,6 +3,7 @@ import sharp from 'sharp'
 import type { PhotoMarks } from '~/model'
 import { openDatabase } from './db/database.server'
 import { createJob } from './jobs.server'
+import { changeOption, copyOption, movedSince } from './options.server'
 import { keepPhoto, photosOf, putPhotoAway, saveMarks, tidyPicture } from './photos.server'
 import { createWall } from './walls.server'
 
@@ -65,5 +66,29 @@ describe('two windows on one photograph', () => {
       }),
       { numRuns: 60 },
     )
+  })
+})
+
+describe('two windows on the options of a wall', () => {
+  test('two windows that choose or name differently: the second is told first, and nothing is changed', () => {
+    const { db, ids } = house()
+    const [first, second, third] = [
+      ids.wallId,
+      copyOption(db, ids, ids.wallId, 'Second') ?? '',
+      copyOption(db, ids, ids.wallId, 'Third') ?? '',
+    ]
+    const choose = { kind: 'choose' } as const
+    expect(movedSince(db, ids, second, choose, first)).toBeNull()
+    changeOption(db, ids, second, choose)
+    expect(movedSince(db, ids, third, choose, first)).toMatchObject({ kind: 'chosen' })
+    // the same choice from both is no matter, nor is one that goes by what is there
+    expect(movedSince(db, ids, second, choose, first)).toBeNull()
+    expect(movedSince(db, ids, third, choose, second)).toBeNull()
+    expect(movedSince(db, ids, third, choose, null)).toBeNull()
+    changeOption(db, ids, third, { kind: 'rename', name: 'Rows' })
+    const rename = (name: string) => ({ kind: 'rename', name }) as const
+    expect(movedSince(db, ids, third, rename('Grid'), 'Third')).toEqual({ kind: 'named', name: 'Rows' })
+    expect(movedSince(db, ids, third, rename('Rows'), 'Third')).toBeNull()
+    expect(movedSince(db, ids, third, rename('Grid'), 'Rows')).toBeNull()
   })
 })
