@@ -131,7 +131,7 @@ test('a job goes out as a file and comes in again; a broken file is refused whol
 
   const choose = async (name: string, body: string) => {
     await page.goto('/')
-    await page.waitForLoadState('networkidle')
+    await page.waitForLoadState('networkidle', { timeout: 20_000 }).catch(() => undefined)
     const [chooser] = await Promise.all([
       page.waitForEvent('filechooser'),
       page.getByRole('button', { name: 'Open a job file' }).click(),

@@ -114,7 +114,7 @@ test('two options and three colors, on a photograph; a link on a phone: remark, 
 
   // a link for the client
   await page.getByRole('link', { name: 'Client’s page' }).click()
-  await page.waitForLoadState('networkidle')
+  await page.waitForLoadState('networkidle', { timeout: 20_000 }).catch(() => undefined)
   await page.getByRole('button', { name: 'Make a link' }).click()
   await expect(page.getByRole('alert')).toContainText('Tick at least one option')
   for (const option of ['Option 1', 'Grid'])
@@ -196,7 +196,7 @@ test('two options and three colors, on a photograph; a link on a phone: remark, 
 
   // answered, it is a finding no more; ended, the link says so plainly and keeps what was typed
   await page.goto(`${job}/client`)
-  await page.waitForLoadState('networkidle')
+  await page.waitForLoadState('networkidle', { timeout: 20_000 }).catch(() => undefined)
   await page.getByRole('textbox', { name: 'Your answer' }).fill('Lowered by a hand')
   await page.getByRole('button', { name: 'It is done: answer' }).click()
   await expect(page.locator('[data-remark=answered]')).toContainText('Lowered by a hand')

@@ -130,7 +130,7 @@ export async function newWall(
   },
 ) {
   await page.goto(job)
-  await page.waitForLoadState('networkidle')
+  await page.waitForLoadState('networkidle', { timeout: 20_000 }).catch(() => undefined)
   await page.getByRole('textbox', { name: 'Room', exact: true }).fill(wall.room)
   await page.getByLabel('Walls, one a line').fill(`${wall.name}:`)
   if (await page.getByText('from the start').isVisible()) await page.getByText('from the start').click()

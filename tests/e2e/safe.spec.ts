@@ -121,7 +121,7 @@ test('on the network nobody is let in without signing in; a phone comes in by a 
   // a client's link opens its own page to a stranger, and nothing else of the crew's
   const job = wall.replace(/\/walls\/.*/, '')
   await desk.goto(`${job}/client`)
-  await desk.waitForLoadState('networkidle')
+  await desk.waitForLoadState('networkidle', { timeout: 20_000 }).catch(() => undefined)
   await desk.getByRole('checkbox', { name: 'North: Option 1' }).check()
   await desk.getByRole('button', { name: 'Make a link' }).click()
   const link = await desk.locator('[data-made]').getByLabel('Address of the link').inputValue()

@@ -8,7 +8,7 @@ async function openCut(page: Page, name: string) {
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
   await openStage(page, 'Cut')
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Cut list')
-  await page.waitForLoadState('networkidle')
+  await page.waitForLoadState('networkidle', { timeout: 20_000 }).catch(() => undefined)
 }
 
 const fold = (page: Page, name: RegExp) => page.getByRole('button', { name })
