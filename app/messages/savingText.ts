@@ -160,7 +160,7 @@ export const savingText = {
     'Somebody else signed in on this device since this page was opened. What is here waits for whoever did it; load the page anew to go on.',
   othersWait: (name: string, count: number) =>
     `${count === 1 ? 'One thing' : `${count} things`} that ${name} did on this device ${count === 1 ? 'waits' : 'wait'} until ${name} signs in here.`,
-  takeOver: (me: string) => `Write it down as done by ${me}`,
+  takeOver: (me: string) => `Send as ${me}`,
   kept: 'Changes that had not reached the server were kept in this browser; they are saved now.',
   keptRefused: (problems: readonly string[]) =>
     `Changes kept in this browser from an earlier visit could not be saved: ${problems.join(' ')}`,

@@ -73,7 +73,7 @@ test('what is done on one phone belongs to whoever did it, whoever signs in next
   await phone.unroute(/\/acts$/, away)
   const band = page.locator('[data-others-waiting]')
   await expect(band).toContainText('2 things that Ida did on this device wait until Ida signs in here.')
-  await expect(band.getByRole('button', { name: 'Write it down as done by Ben' })).toBeVisible()
+  await expect(band.getByRole('button', { name: 'Send as Ben' })).toBeVisible()
   await expectAccessible(page)
   await page.goto(wall.replace(/measure$|layout$/, 'mark'))
   await next.click()
@@ -88,8 +88,8 @@ test('what is done on one phone belongs to whoever did it, whoever signs in next
   await width.press('Enter')
   await expectSaved(page)
   await openStage(page, 'Log')
-  await openFold(page, /^What was changed/)
-  const changes = page.getByRole('list', { name: 'What was changed' }).getByRole('listitem')
+  await openFold(page, /^History/)
+  const changes = page.getByRole('list', { name: 'History' }).getByRole('listitem')
   await expect(changes.first()).toContainText(/wall width.*Ben/)
   await expect(changes.nth(1)).toContainText('Ida')
   await changes
@@ -98,8 +98,8 @@ test('what is done on one phone belongs to whoever did it, whoever signs in next
     .click()
   await expect(page.locator('[data-looked]')).toContainText('batten')
   await expectAccessible(page)
-  await page.getByRole('button', { name: 'Bring it back to this' }).click()
-  await expect(page.getByText('It is as it was then.')).toBeVisible()
+  await page.getByRole('button', { name: 'Restore this version' }).click()
+  await expect(page.getByText('Restored. You can undo this')).toBeVisible()
   await expect(changes.first()).toContainText(/wall width.*Ben/)
   await openStage(page, 'Measure')
   await expect(width).toHaveValue('126 in')
@@ -124,7 +124,7 @@ test('what is done on one phone belongs to whoever did it, whoever signs in next
 
   // Ida says the one that is left is hers after all
   await beside.goto(`${home}/yard`)
-  await beside.getByRole('button', { name: 'Write it down as done by Ida' }).click()
+  await beside.getByRole('button', { name: 'Send as Ida' }).click()
   await expect.poll(marks, { timeout: 20_000 }).toEqual([
     { name: 'Ben', n: 1 },
     { name: 'Ida', n: 3 },
