@@ -7,6 +7,7 @@ import { createWall } from '~/server/walls.server'
 import { shelf, wallWindow, type Window, type Wire } from './windows'
 import { RETRY_MS } from '~/editor/saving/saver'
 import { NoAnswer } from '~/editor/saving/sendChange'
+import { unsentKeeper, unsentOfDocument } from '~/editor/saving/unsent'
 
 function freshWall() {
   const db = openDatabase(':memory:')
@@ -280,4 +281,17 @@ test('a law: two windows, each with its own measure, over a wire that loses anyt
     }),
     { numRuns: 60 },
   )
+})
+
+test('what waits of a document is found on whichever page it was changed, with the page that sends it', () => {
+  const storage = shelf()
+  const [id, other] = ['options-w', 'survey-w']
+  expect(unsentOfDocument(storage, id)).toBeNull()
+  const body = { version: 1, chosen: 'two', list: [] } as never
+  unsentKeeper(storage, 'wall/two', 'visit 1').keep({ documents: [{ id, base: 3, body }], after: [] })
+  unsentKeeper(storage, 'wall/one', 'visit 2').keep({ documents: [{ id: other, base: 3, body }], after: [] })
+  expect(unsentOfDocument(storage, id)).toEqual({ page: 'wall/two', body })
+  unsentKeeper(storage, 'wall/two', 'visit 1').forget()
+  expect(unsentOfDocument(storage, id)).toBeNull()
+  expect(unsentOfDocument(null, id)).toBeNull()
 })

@@ -1,19 +1,21 @@
 import { CloudOff } from 'lucide-react'
 import { useEffect, useLayoutEffect, useMemo, useState } from 'react'
 import { styled } from 'styled-components'
+import { Link } from 'react-router'
 import { useStore } from 'zustand'
 import { asStuff } from '~/core/asbuilt/cutFacts'
 import { releaseOf } from '~/core/asbuilt/release'
 import type { LeftPiece } from '~/core/stock'
 import { actClashes } from '~/core/log/clashes'
 import { tickOf } from '~/length'
-import { actClashText, clockText, durationText, logText, stripName } from '~/messages'
+import { actClashText, agreeText, clockText, durationText, logText, stripName } from '~/messages'
 import { Button } from '~/ui/Button'
 import { SteadyButton } from '~/ui/SteadyButton'
 import { space, type } from '~/ui/theme'
 import { newToken, rackPiece } from './saving/browserSaver'
 import { listenToNews } from '~/offline/news'
-import { useActs, useBringWall, useOutbox, useWallEditor } from './WallEditor'
+import { useActs, useBringWall, useOutbox, useSaver, useWallEditor } from './WallEditor'
+import { useUnsavedChoice } from './wallOptions'
 
 const Line = styled.div`
   display: flex;
@@ -65,10 +67,12 @@ export function Unsent() {
   const tick = tickOf(workpiece.settings.tape)
   const clashes = useMemo(() => actClashes(acts, tick), [acts, tick])
   useOthers()
+  const unsaved = useUnsavedChoice(identity, useSaver())
+  const choice = useLate(unsaved !== null) ? unsaved : null
   const late = useLate(waiting.length > 0)
   const { names } = identity.crew
-  const strike = (entry: string) =>
-    outbox.record({ id: newToken(), kind: 'struck', entry, doneAt: Date.now() })
+  const settle = (kind: 'struck' | 'spare', entry: string) =>
+    outbox.record({ id: newToken(), kind, entry, doneAt: Date.now() })
   const who = (member: string | null) => (member === null ? 'one phone' : (names[member] ?? 'someone'))
   /** The second of a piece that was cut twice, as what lies on the rack; null where nothing else can be cut from it. */
   const spareOf = (name: string) => {
@@ -77,13 +81,19 @@ export function Unsent() {
   }
   const rack = ({ name, materialId: material, length }: LeftPiece, entry: string) => {
     rackPiece({ material, length, label: `${name} spare`.slice(0, 12), job: identity.job.id })
-    strike(entry)
+    settle('spare', entry)
   }
   return (
     <div>
       {late ? (
         <Line role="status" data-unsent={waiting.length}>
           <CloudOff size={18} aria-hidden /> {logText.waiting(waiting.length)}
+        </Line>
+      ) : null}
+      {choice ? (
+        <Line role="status" data-bad data-unsaved-choice>
+          {agreeText.choiceUnsaved(choice.name)}{' '}
+          {choice.path ? <Link to={choice.path}>{agreeText.saveChoice}</Link> : null}
         </Line>
       ) : null}
       {full ? (
@@ -115,7 +125,7 @@ export function Unsent() {
             {spare && last ? (
               <SteadyButton onPress={() => rack(spare, last.id)}>{logText.isSpare}</SteadyButton>
             ) : null}
-            <Button $kind="quiet" onPress={() => last && strike(last.id)}>
+            <Button $kind="quiet" onPress={() => last && settle('struck', last.id)}>
               {spare ? logText.isOne : logText.forget}
             </Button>
           </Line>

@@ -16,6 +16,7 @@ import type {
   BookLayout,
   DesignDocument,
   Edit,
+  OptionChange,
   PageHistory,
   Settings,
   SignedWall,
@@ -30,6 +31,7 @@ import type { Outbox } from './saving/outbox'
 import type { Saver } from './saving/saver'
 import { useAtRest } from './useAtRest'
 import { type Boards, useBoards } from './useBoards'
+import { changeOption, useFollowChoice, useNamedOptions } from './wallOptions'
 import { createWallStore, type Pace, type Unread, type WallState, type WallStore } from './wallStore'
 
 /** A wall of the same room. */
@@ -146,6 +148,12 @@ export function useSaver(): Saver {
   return useWallStore().saver
 }
 
+/** Changes one of the wall's options as a whole. Only inside WallEditorProvider. */
+export function useChangeOption(): (optionId: string, change: OptionChange) => void {
+  const saver = useSaver()
+  return useCallback((optionId, change) => changeOption(saver, optionId, change), [saver])
+}
+
 /** What was done at the wall: acts outside the documents, which undo leaves alone. Only inside WallEditorProvider. */
 export function useOutbox(): Outbox {
   const outbox = useContext(OutboxContext)
@@ -193,8 +201,10 @@ function useBoardsLeft(
 }
 
 /** What panels see: one value a change, plan and boards with it. */
-function ShownProvider({ identity, children }: { identity: WallIdentity; children: React.ReactNode }) {
-  const { edit, saveNow, restore, select, lookAt, reportUnread } = useWallStore()
+function ShownProvider({ given, children }: { given: WallIdentity; children: React.ReactNode }) {
+  const { edit, saveNow, restore, select, lookAt, reportUnread, saver } = useWallStore()
+  const identity = useNamedOptions(given, saver)
+  useFollowChoice(given, saver)
   const shown = useWallState((state) => state.shown)
   const trails = useWallState((state) => state.trails)
   // what trails the hand is drawn between its frames; what was pressed is there at once
@@ -252,7 +262,7 @@ export function WallEditorProvider({
   return (
     <StoreContext value={store}>
       <OutboxContext value={outbox}>
-        <ShownProvider identity={identity}>{children}</ShownProvider>
+        <ShownProvider given={identity}>{children}</ShownProvider>
       </OutboxContext>
     </StoreContext>
   )

@@ -5,7 +5,7 @@ import { type Release, releaseOf } from '~/core/asbuilt/release'
 import type { CutFacts } from '~/core/asbuilt/cutFacts'
 import { boardOf, leftToCut } from '~/core/cutting/leftToCut'
 import { toRelease } from '~/core/cutting/toRelease'
-import type { Act, CutFrom, Released, Workpiece } from '~/model'
+import { type Act, type CutFrom, madeFrom, type Released, type Workpiece } from '~/model'
 import { newToken } from './saving/browserSaver'
 import { planOf } from './planOf'
 import type { Boards } from './useBoards'
@@ -65,7 +65,7 @@ export function useRelease() {
       outbox.record({
         id,
         kind: 'released',
-        revisions: saver.store.getState().held.map(({ revision }) => revision),
+        revisions: madeFrom(saver.store.getState().held),
         pieces: freezeList(toRelease(planOf(now), now), outbox.store.getState().acts),
         ...(despite ? { despite } : {}),
         doneAt: Date.now(),

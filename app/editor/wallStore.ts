@@ -1,7 +1,7 @@
 import { createStore, type StoreApi } from 'zustand/vanilla'
 import { applyEdits } from '~/core/edits/applyEdit'
 import { besideOf } from '~/core/room/beside'
-import { type Edit, mergeDocuments, sameValue, type Workpiece } from '~/model'
+import { type Bodies, type DocumentKind, type Edit, mergeDocuments, sameValue, type Workpiece } from '~/model'
 import type { Held } from './saving/heldDocuments'
 import type { Saver } from './saving/saver'
 
@@ -96,10 +96,14 @@ export function createWallStore(saver: Saver, nextWalls: NextWalls = ALONE): Wal
   const put = (next: Workpiece, pace: Pace) => {
     if (sameWork(next, getState().now)) return
     const documents = saver.store.getState().held
-    const bodyOf = { survey: next.wall.survey, design: next.wall.design, settings: next.settings }
+    const bodyOf: Partial<Record<DocumentKind, Bodies[DocumentKind]>> = {
+      survey: next.wall.survey,
+      design: next.wall.design,
+      settings: next.settings,
+    }
     putting = true
     saver.put(
-      new Map(documents.map(({ id, kind }) => [id, bodyOf[kind]])),
+      new Map(documents.flatMap(({ id, kind }) => (bodyOf[kind] ? [[id, bodyOf[kind]] as const] : []))),
       getState().held ? null : PAUSE[pace],
     )
     putting = false

@@ -18,15 +18,13 @@ export const agreeText = {
   chooseAnyway: 'Choose it all the same',
   copy: 'Make another from it',
   copyOf: (name: string) => `Make another option from ${name}`,
-  putAway: (name: string) => `Put ${name} away`,
-  bringBack: (name: string) => `Bring ${name} back`,
-  away: (n: number) => `Put away: ${n}`,
-  noOption: 'That option can’t be read, so none is made from it.',
-  notChanged: 'That could not be done: the chosen option stays at hand. Choose another one first.',
-  moved: (how: 'chosen' | 'named', name: string) =>
-    how === 'chosen'
-      ? `Another window chose “${name}” since. Nothing was changed; choose once more to have this one all the same.`
-      : `Another window named it “${name}” since. Nothing was changed; rename it once more if it is to have another name.`,
+  archive: (name: string) => `Archive ${name}`,
+  restore: (name: string) => `Restore ${name}`,
+  archived: (n: number) => `Archived: ${n}`,
+  choiceUnsaved: (name: string) =>
+    `${name} is chosen on this device but not saved. Until it is saved, Mark and Cut show the option before it.`,
+  saveChoice: 'Save the choice',
+  noOption: 'This wall has no such option, or Regla can’t read it. Nothing was changed.',
   working: 'working…',
   unread: 'This option can’t be read.',
   failed: 'The figures could not be worked out. Load the page again.',

@@ -109,6 +109,7 @@ export const pageText = {
     already: (name: string, when: string) =>
       `It was signed already, by ${name} on ${when}. Nothing was signed twice.`,
     remark: 'Write a word or two first.',
+    notOffered: 'This page does not offer that. Nothing was changed: choose from what it shows.',
     full: 'There is no room for more remarks on this page.',
   },
 } as const

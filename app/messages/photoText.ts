@@ -78,8 +78,8 @@ export const photoText = {
   sending: 'Reading the picture…',
   none: 'No photograph of this wall yet.',
   pick: 'Photograph',
-  putAway: 'Put this photograph away',
-  bringBack: 'Bring it back',
+  archive: 'Archive this photograph',
+  restore: 'Restore it',
   alt: (name: string) => `Photograph ${name} with the plan on it`,
   points: 'Points on the wall',
   pointsHelp:
@@ -119,10 +119,4 @@ export const photoText = {
   addColor: 'Add it to the colors',
   taken: 'From the photograph',
   save: 'Save as a PNG picture',
-  saved: 'saved',
-  saving: 'saving…',
-  notSaved: 'not saved: the server can’t be reached. It tries again by itself.',
-  changed: 'Another window moved the same on this picture.',
-  keepMine: 'Keep what is here',
-  takeTheirs: 'Take the other',
 } as const

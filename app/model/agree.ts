@@ -5,15 +5,6 @@ import { idSchema, type Material } from './material'
 import { type Paint, paintSchema } from './paint'
 import type { Survey } from './survey'
 
-/** One of a wall's designs. */
-export interface WallOption {
-  readonly id: string
-  readonly name: string
-  /** The one that marks, cuts and buys. */
-  readonly chosen: boolean
-  readonly putAway: boolean
-}
-
 /** A place on a photograph, in parts of its width and height from its upper left corner. */
 const spot = z.strictObject({ x: z.number().min(-1).max(2), y: z.number().min(-1).max(2) })
 export type Spot = z.output<typeof spot>
@@ -57,9 +48,12 @@ export interface WallPhoto {
   readonly name: string
   readonly width: number
   readonly height: number
-  readonly revision: number
-  readonly marks: PhotoMarks
+  /** The document that holds what is put on it. */
+  readonly document: string
 }
+
+/** Nothing put on a photograph yet; light from above left, as windows often are. Common practice, no source. */
+export const NO_MARKS: PhotoMarks = { points: [], lens: false, lightDeg: 135, cutOuts: [] }
 
 /** What a client's page can show besides the drawings. */
 export const SHOWN_PARTS = ['photo', 'colors', 'price', 'hours', 'notes'] as const

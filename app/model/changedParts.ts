@@ -1,6 +1,8 @@
+import type { PhotoMarks } from './agree'
 import { type Design, type DesignDocument, inForce } from './design'
 import type { Bodies, DocumentKind } from './documents'
 import { sameValue } from './merge'
+import type { WallOptions } from './options'
 import type { Settings } from './settings'
 import type { Survey } from './survey'
 
@@ -8,7 +10,12 @@ type SurveyPart = Exclude<keyof Survey, 'version' | 'widthsBefore'>
 type SettingsPart = Exclude<keyof Settings, 'version'>
 
 /** What of a document a change is about; what follows from it by itself is left out. */
-export type ChangedPart = `survey.${SurveyPart}` | `design.${keyof Design}` | `settings.${SettingsPart}`
+export type ChangedPart =
+  | `survey.${SurveyPart}`
+  | `design.${keyof Design}`
+  | `options.${Exclude<keyof WallOptions, 'version'>}`
+  | `photo.${keyof PhotoMarks}`
+  | `settings.${SettingsPart}`
 
 const FOLLOWS = ['version', 'widthsBefore']
 

@@ -1,12 +1,16 @@
+import type { PhotoMarks } from './agree'
 import type { DesignDocument } from './design'
 import type { Workpiece } from './edits'
+import type { WallOptions } from './options'
 import type { Settings } from './settings'
 import type { Survey } from './survey'
 
-/** What is stored on its own: a wall as measured, what it is to become, what holds for a job. */
+/** What is stored on its own: a wall as measured, what it is to become, its options by name, what is put on a photograph, what holds for a job. */
 export interface Bodies {
   readonly survey: Survey
   readonly design: DesignDocument
+  readonly options: WallOptions
+  readonly photo: PhotoMarks
   readonly settings: Settings
 }
 export type DocumentKind = keyof Bodies
@@ -34,4 +38,9 @@ export function workpieceOf(documents: readonly StoredDocument[]): Workpiece {
     wall: { survey: bodyOf(documents, 'survey'), design: bodyOf(documents, 'design') },
     settings: bodyOf(documents, 'settings'),
   }
+}
+
+/** The revisions a plan is made from: of the survey, the design and the settings, and of nothing else a wall's page holds. */
+export function madeFrom(documents: readonly Pick<StoredDocument, 'kind' | 'revision'>[]): number[] {
+  return documents.flatMap(({ kind, revision }) => (kind === 'options' || kind === 'photo' ? [] : [revision]))
 }

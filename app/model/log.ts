@@ -79,5 +79,7 @@ export function logShapes(done: { readonly id: z.ZodString; readonly doneAt: z.Z
     }),
     /** A line of the log is struck out: it stays as a row, and counts no more. */
     z.strictObject({ ...done, kind: z.literal('struck'), entry: z.string().min(8).max(64) }),
+    /** The second cut of a piece that was cut twice: it is a piece too many and lies on the rack. */
+    z.strictObject({ ...done, kind: z.literal('spare'), entry: z.string().min(8).max(64) }),
   ] as const
 }

@@ -13,7 +13,7 @@ export async function loader({ params, request }: Route.LoaderArgs) {
     const photo = shownPhoto(db, opened.page, params.photoId)
     return photo && { page: opened.page, ...photo }
   })
-  const svg = found && photoOverlay(found, found.wall, found.photo, option)
+  const svg = found && photoOverlay(found, found.wall, found, option)
   if (!found || svg === null) throw data('There is no such picture.', { status: 404 })
   const bytes = await composited(found.bytes, svg)
   return new Response(new Uint8Array(bytes), {

@@ -101,16 +101,15 @@ export async function action({ params, request }: Route.ActionArgs) {
   const record = (act: object) => onDatabase((db) => recordClientAct(db, link, act, now))
   if (intent === 'choose') {
     const option = of('option')
+    const picked = Object.hasOwn(page.picks, wall) ? page.picks[wall] : undefined
     const colors = USES.flatMap((use) => {
       const paint = of(`color-${use}`)
-      return paint === '' || paint === page.picks[wall]?.colors[use]
-        ? []
-        : [{ kind: 'color', wall, use, paint }]
+      return paint === '' || paint === picked?.colors[use] ? [] : [{ kind: 'color', wall, use, paint }]
     })
     const acts = [...(option === '' ? [] : [{ kind: 'picked', wall, option }]), ...colors]
     const kept = acts.map(record)
     if (kept.includes('full')) return bad(pageText.problems.full)
-    if (kept.includes('unread')) return bad(pageText.problems.unread)
+    if (kept.includes('unread')) return bad(pageText.problems.notOffered)
     return back('?said=kept#said')
   }
   if (intent === 'remark') {
@@ -125,7 +124,7 @@ export async function action({ params, request }: Route.ActionArgs) {
       at: placed ? { x, y } : null,
       text: remark.slice(0, 400),
     })
-    if (kept !== 'kept') return bad(pageText.problems[kept])
+    if (kept !== 'kept') return bad(kept === 'full' ? pageText.problems.full : pageText.problems.notOffered)
     return back('?said=sent#said')
   }
   if (intent === 'sign') {

@@ -1,7 +1,8 @@
-import { data, redirect, type ShouldRevalidateFunctionArgs } from 'react-router'
+import { data, redirect } from 'react-router'
 import type { Route } from './+types/option'
 import { ShownWall } from '~/editor/ShownWall'
 import { BrokenWall } from '~/features/trouble/BrokenWall'
+import { keptOpen } from '~/routes/keptOpen'
 import { memberContext } from '~/server/crew/entry.server'
 import { onDatabase } from '~/server/database.server'
 import { wallView } from '~/server/wallView.server'
@@ -21,9 +22,7 @@ export function loader({ params, request, context }: Route.LoaderArgs) {
   return found
 }
 
-export function shouldRevalidate({ currentParams, nextParams, formMethod }: ShouldRevalidateFunctionArgs) {
-  return formMethod === 'POST' || currentParams.optionId !== nextParams.optionId
-}
+export const shouldRevalidate = keptOpen('optionId')
 
 export default function Option({ loaderData }: Route.ComponentProps) {
   const { job, id, name, problems, shown } = loaderData

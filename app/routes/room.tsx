@@ -1,6 +1,7 @@
 import { data } from 'react-router'
 import type { Route } from './+types/room'
 import { RoomPage } from '~/features/room/RoomPage'
+import { memberContext } from '~/server/crew/entry.server'
 import { onDatabase } from '~/server/database.server'
 import { fullText, mendingText } from '~/messages'
 import { formOf, textOf } from '~/server/forms.server'
@@ -29,7 +30,8 @@ export function loader({ params }: Route.LoaderArgs) {
 }
 
 /** POST: makes an option of every wall of the room, or chooses one wherever a wall has it. */
-export async function action({ request, params }: Route.ActionArgs) {
+export async function action({ request, params, context }: Route.ActionArgs) {
+  const member = context.get(memberContext)?.id ?? null
   const form = await formOf(request)
   const [intent, name] = [textOf(form, 'intent'), textOf(form, 'name').trim().slice(0, 80)]
   return onDatabase((db) => {
@@ -37,7 +39,7 @@ export async function action({ request, params }: Route.ActionArgs) {
     if (!room) throw data(MISSING, { status: 404 })
     try {
       if (intent === 'copy') copyInRoom(db, params.jobId, room.walls, name)
-      else if (intent === 'choose') chooseInRoom(db, params.jobId, room.walls, name)
+      else if (intent === 'choose') chooseInRoom(db, params, room.walls, name, member)
       else throw data('Nobody knows how to do that with a room.', { status: 400 })
       return { said: null }
     } catch (error) {

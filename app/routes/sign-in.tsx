@@ -2,10 +2,11 @@ import { data, redirect } from 'react-router'
 import type { Route } from './+types/sign-in'
 import { SignInPage } from '~/features/crew/SignInPage'
 import { crewText } from '~/messages'
-import { cookieFor, memberContext, safePath, triesContext } from '~/server/crew/entry.server'
+import { addressContext, cookieFor, memberContext, safePath } from '~/server/crew/entry.server'
 import { listMembers, memberBy } from '~/server/crew/members.server'
 import { takeCode, tidyCode } from '~/server/crew/pairing.server'
 import { startSession } from '~/server/crew/sessions.server'
+import { tries } from '~/server/crew/tries.server'
 import { onDatabase } from '~/server/database.server'
 import { formOf, textOf } from '~/server/forms.server'
 import { network } from '~/server/http/network.server'
@@ -25,19 +26,21 @@ export function loader({ request, context }: Route.LoaderArgs) {
 }
 
 export async function action({ request, context }: Route.ActionArgs) {
-  if (context.get(triesContext)) return data({ said: crewText.tooOften }, { status: 429 })
   const form = await formOf(request)
   const now = Date.now()
   const browser = request.headers.get('user-agent') ?? ''
-  const code = textOf(form, 'code')
+  const [code, name] = [textOf(form, 'code'), textOf(form, 'name')]
+  if (await tries.tooMany(context.get(addressContext), code === '' ? name : null))
+    return data({ said: crewText.tooOften }, { status: 429 })
   const found =
     code === ''
-      ? await onDatabase((db) => memberBy(db, textOf(form, 'name'), textOf(form, 'passphrase'))).then(
+      ? await onDatabase((db) => memberBy(db, name, textOf(form, 'passphrase'))).then(
           (member) => member?.id ?? null,
         )
       : onDatabase((db) => takeCode(db, code, now))
   if (found === null)
     return data({ said: code === '' ? crewText.wrong : crewText.wrongCode }, { status: 403 })
+  if (code === '') await tries.forgive(name)
   const by = code === '' ? 'passphrase' : 'code'
   const token = onDatabase((db) => startSession(db, found, by, browser, now))
   return redirect(safePath(textOf(form, 'to')), { headers: { 'Set-Cookie': await cookieFor(token) } })

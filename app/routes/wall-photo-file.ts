@@ -1,7 +1,7 @@
 import { data } from 'react-router'
 import type { Route } from './+types/wall-photo-file'
 import { onDatabase } from '~/server/database.server'
-import { photoBytes, saveMarks } from '~/server/photos.server'
+import { photoBytes } from '~/server/photos.server'
 import { wallExists } from '~/server/walls.server'
 
 /** A photograph's pixels. */
@@ -12,14 +12,5 @@ export function loader({ params }: Route.LoaderArgs) {
   if (!bytes) throw data('There is no such photograph of this wall.', { status: 404 })
   return new Response(new Uint8Array(bytes), {
     headers: { 'content-type': 'image/jpeg', 'cache-control': 'private, max-age=31536000, immutable' },
-  })
-}
-
-/** POST: what was put on it. */
-export async function action({ request, params }: Route.ActionArgs) {
-  const posted: unknown = await request.json().catch(() => null)
-  const saved = onDatabase((db) => saveMarks(db, params, params.photoId, posted))
-  return Response.json(saved, {
-    status: saved.kind === 'refused' ? 422 : saved.kind === 'changed' ? 409 : 200,
   })
 }

@@ -1,8 +1,9 @@
-import { data, redirect, type ShouldRevalidateFunctionArgs } from 'react-router'
+import { data, redirect } from 'react-router'
 import type { Route } from './+types/wall'
 import { ShownWall } from '~/editor/ShownWall'
 import { BrokenWall } from '~/features/trouble/BrokenWall'
 import { mendingText } from '~/messages'
+import { keptOpen } from '~/routes/keptOpen'
 import { memberContext } from '~/server/crew/entry.server'
 import { onDatabase } from '~/server/database.server'
 import { formOf, textOf } from '~/server/forms.server'
@@ -37,10 +38,7 @@ export async function action({ params, request, context }: Route.ActionArgs) {
     : { said: mendingText.noWayBack }
 }
 
-/** While the page is open the browser's copy is the one being worked on. */
-export function shouldRevalidate({ currentParams, nextParams, formMethod }: ShouldRevalidateFunctionArgs) {
-  return formMethod === 'POST' || currentParams.wallId !== nextParams.wallId
-}
+export const shouldRevalidate = keptOpen('wallId')
 
 export default function Wall({ loaderData, actionData }: Route.ComponentProps) {
   const { job, id, name, problems, shown } = loaderData

@@ -1,8 +1,6 @@
-import sharp from 'sharp'
-import exifr from 'exifr'
 import { wallWindow } from '../../tests/windows'
 import { inches } from '~/length'
-import { inForce, LIMITS, type PhotoMarks, withDesign } from '~/model'
+import { freshPaint, inForce, LIMITS, withDesign } from '~/model'
 import { houseBookOf, keepHouseNote, patternBookOf, putHouseNoteAway, putLayoutAway } from './books.server'
 import { renameLayout } from './renaming.server'
 import { askedOfWall, clientDesk } from './clientDesk.server'
@@ -14,7 +12,6 @@ import { createJob, exportJob, importJob } from './jobs.server'
 import { keepLayoutOf, writeHouse } from './keepLayout.server'
 import { changeOption, chosenOption, copyOption, optionsOf } from './options.server'
 import { pageOfWall } from './pages.server'
-import { keepPhoto, photosOf, putPhotoAway, saveMarks, tidyPicture } from './photos.server'
 import { chooseInRoom, copyInRoom, roomOptions } from './roomOptions.server'
 import { sign, signatureOf } from './signatures.server'
 import { createWall, createWalls, wallPage } from './walls.server'
@@ -67,13 +64,13 @@ describe('options of a wall', () => {
     expect(wallPage(db, ids)?.history.undo).toMatchObject({ parts: ['design.locked'], walls: ['North wall'] })
   })
 
-  test('the chosen one is not put away; another is, and comes back; names stay apart; there is an end to them', async () => {
+  test('the chosen one is not archived; another is, and comes back; names stay apart; there is an end to them', async () => {
     const at = house()
     const { db, ids } = at
     const other = await twoOptions(at)
-    expect(changeOption(db, ids, ids.wallId, { kind: 'putAway' })).toBe(false)
-    expect(changeOption(db, ids, other, { kind: 'putAway' })).toBe(true)
-    expect(optionsOf(db, ids.wallId).map(({ putAway }) => putAway)).toEqual([false, true])
+    expect(changeOption(db, ids, ids.wallId, { kind: 'archive' })).toBe(false)
+    expect(changeOption(db, ids, other, { kind: 'archive' })).toBe(true)
+    expect(optionsOf(db, ids.wallId).map(({ archived }) => archived)).toEqual([false, true])
     changeOption(db, ids, other, { kind: 'rename', name: 'Option 1' })
     expect(optionsOf(db, ids.wallId)[1]?.name).not.toBe('Option 1')
     expect(changeOption(db, { ...ids, jobId: 'other' }, other, { kind: 'choose' })).toBe(false)
@@ -111,75 +108,6 @@ describe('options of a wall', () => {
   })
 })
 
-describe('photographs', () => {
-  const picture = (width: number, height: number) =>
-    sharp({ create: { width, height, channels: 3, background: '#9a8f7c' } })
-  const at = { x: 0.5, y: 0.5 }
-  const marks: PhotoMarks = {
-    points: [{ id: 'p', at, wall: { x: 0, y: 0 } }],
-    lens: false,
-    lightDeg: null,
-    cutOuts: [],
-  }
-
-  test('a turned picture stands upright, and keeps nothing of where it was taken', async () => {
-    const turned = await picture(80, 40)
-      .withExif({ IFD3: { GPSLatitudeRef: 'N', GPSLatitude: '51/1 30/1 3230/100' } })
-      .withMetadata({ orientation: 6 })
-      .jpeg()
-      .toBuffer()
-    const tidy = await tidyPicture(turned)
-    if (!tidy.ok) throw new Error(tidy.issue.code)
-    expect([tidy.value.width, tidy.value.height]).toEqual([40, 80])
-    expect(await exifr.parse(tidy.value.bytes)).toBeUndefined()
-  })
-
-  test('a large one is kept smaller, a small one as it is', async () => {
-    const large = await tidyPicture(await picture(4032, 3024).jpeg().toBuffer())
-    expect(large.ok && [large.value.width, large.value.height]).toEqual([3000, 2250])
-    const small = await tidyPicture(await picture(300, 200).png().toBuffer())
-    expect(small.ok && small.value.width).toBe(300)
-  })
-
-  test('60 million pixels, half a picture, a PDF under a picture’s name, a drawing, text and nothing are each told', async () => {
-    const code = async (bytes: Uint8Array) => {
-      const tidy = await tidyPicture(bytes)
-      return tidy.ok ? 'taken' : tidy.issue.code
-    }
-    const whole = await picture(600, 400).jpeg().toBuffer()
-    expect(await code(await picture(10_000, 6_000).png({ compressionLevel: 1 }).toBuffer())).toBe(
-      'tooManyPixels',
-    )
-    expect(await code(whole.subarray(0, 400))).toBe('broken')
-    expect(await code(Buffer.from('%PDF-1.7\n1 0 obj\n<<>>\nendobj\n'))).not.toBe('taken')
-    expect(await code(Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"/>'))).toBe(
-      'kind',
-    )
-    expect(await code(Buffer.from('a wall, said to be a picture'))).toBe('broken')
-    expect(await code(Buffer.alloc(0))).toBe('empty')
-  })
-
-  test('what is put on one is saved by revisions; another window’s is not written over', async () => {
-    const { db, ids } = house()
-    const tidy = await tidyPicture(await picture(60, 40).jpeg().toBuffer())
-    if (!tidy.ok) throw new Error(tidy.issue.code)
-    const id = keepPhoto(db, ids, 'From the door', tidy.value) ?? ''
-    const was = { ...marks, points: [], cutOuts: [] }
-    expect(saveMarks(db, ids, id, { revision: 1, was, marks })).toEqual({ kind: 'saved', revision: 2 })
-    expect(saveMarks(db, ids, id, { revision: 2, was: marks, marks: { ...marks, lightDeg: 999 } })).toEqual({
-      kind: 'refused',
-    })
-    expect(saveMarks(db, ids, 'nobody', { revision: 2, was, marks })).toEqual({ kind: 'refused' })
-    expect(keepPhoto(db, { ...ids, jobId: 'other' }, 'x', tidy.value)).toBeNull()
-    putPhotoAway(db, ids, id, true)
-    expect(photosOf(db, ids.wallId)).toEqual([])
-    putPhotoAway(db, ids, id, false)
-    expect(photosOf(db, ids.wallId)).toHaveLength(1)
-    for (let i = 1; i < LIMITS.photos; i++) keepPhoto(db, ids, 'x', tidy.value)
-    expect(() => keepPhoto(db, ids, 'x', tidy.value)).toThrow(/photos/)
-  })
-})
-
 describe('a client’s link', () => {
   const DAY = 86_400_000
   const linked = async () => {
@@ -210,14 +138,46 @@ describe('a client’s link', () => {
     expect(put({ kind: 'picked', wall: ids.wallId, option: 'elsewhere' })).toBe('unread')
     expect(put({ kind: 'remark', wall: 'elsewhere', option: null, at: null, text: 'hello' })).toBe('unread')
     expect(put({ kind: 'remark', wall: ids.wallId, option: null, at: null, text: '  ' })).toBe('unread')
-    for (let i = 1; i < LIMITS.remarks; i++)
+    for (let i = 0; i < LIMITS.remarks; i++)
       put({ kind: 'remark', wall: ids.wallId, option: null, at: { x: i, y: 1 }, text: `number ${i}` })
     expect(put({ kind: 'remark', wall: ids.wallId, option: null, at: null, text: 'one more' })).toBe('full')
-    expect(actsOfLink(db, link.id)).toHaveLength(LIMITS.remarks)
-    // a page that is full can still be answered
+    // a page that is full can still be answered, and picked on
     const [, remark] = actsOfLink(db, link.id)
     expect(put({ kind: 'answered', remark: remark?.id, text: 'done' })).toBe('kept')
-    expect(askedOfWall(db, link.jobId, ids.wallId).remarks).toHaveLength(LIMITS.remarks - 2)
+    expect(askedOfWall(db, link.jobId, ids.wallId).remarks).toHaveLength(LIMITS.remarks - 1)
+    expect(put({ kind: 'picked', wall: ids.wallId, option: ids.wallId })).toBe('kept')
+  })
+
+  // before, two hundred picks used a link up for everybody who has it
+  test('a new pick takes the place of the old one, and a color that of its wall and use', async () => {
+    const { db, ids, jobId, other, link } = await linked()
+    await wallWindow(db, ids).change('settings', (settings) => ({
+      ...settings,
+      paints: ['moss', 'sand'].map((id) => freshPaint({ id, name: id, hex: '#c9d2c4', use: 'field' })),
+    }))
+    const put = (act: object) => recordClientAct(db, link, { wall: ids.wallId, ...act }, 5)
+    for (let i = 0; i < 2 * LIMITS.remarks; i++) {
+      expect(put({ kind: 'picked', option: i % 2 === 0 ? other : ids.wallId })).toBe('kept')
+      expect(
+        put({ kind: 'color', use: i % 3 === 0 ? 'trim' : 'field', paint: i % 5 === 0 ? 'moss' : 'sand' }),
+      ).toBe('kept')
+    }
+    expect(
+      actsOfLink(db, link.id)
+        .map(({ kind }) => kind)
+        .sort(),
+    ).toEqual(['color', 'color', 'picked'])
+    const opened = openLink(db, link.token, 2_000)
+    expect(opened.kind === 'open' && opened.page.picks[ids.wallId]).toEqual({
+      option: ids.wallId,
+      colors: { trim: 'sand', field: 'sand' },
+    })
+    // what is no color of the job, or no wall of the link
+    for (const paint of ['__proto__', 'constructor', 'unknown'])
+      expect(put({ kind: 'color', use: 'trim', paint })).toBe('unread')
+    for (const wall of ['__proto__', 'toString', jobId])
+      expect(put({ kind: 'picked', wall, option: other })).toBe('unread')
+    expect(actsOfLink(db, link.id)).toHaveLength(3)
   })
 
   test('it is signed once, by a name; what was signed stands as it was, and a later change is told by name', async () => {
@@ -326,8 +286,8 @@ describe('options of a room', () => {
       ['Tall', 2, 0],
     ])
     copyOption(db, ids, ids.wallId, 'Here alone')
-    chooseInRoom(db, jobId, walls, 'Tall')
-    chooseInRoom(db, jobId, walls, 'Here alone')
+    chooseInRoom(db, { jobId, roomId: 'r' }, walls, 'Tall')
+    chooseInRoom(db, { jobId, roomId: 'r' }, walls, 'Here alone')
     const [, tall, here] = roomOptions(db, walls)
     expect([tall?.chosen, here?.chosen, here?.has]).toEqual([1, 1, 1])
     // a wall without it keeps the one that is chosen

@@ -2,11 +2,10 @@ import 'react-router'
 import { createRequestHandler } from '@react-router/express'
 import compression from 'compression'
 import express, { type Request } from 'express'
-import { rateLimit } from 'express-rate-limit'
 import helmet from 'helmet'
 import { pino } from 'pino'
 import { RouterContextProvider, type ServerBuild } from 'react-router'
-import { triesContext } from './crew/entry.server'
+import { addressContext } from './crew/entry.server'
 import { guard } from './http/guard.server'
 import { network } from './http/network.server'
 import { prepareData } from './prepareData.server'
@@ -15,7 +14,6 @@ export { closeDatabase } from './database.server'
 export { certificateFor } from './http/certificate.server'
 export { network }
 
-const TRIES_A_MINUTE = 10
 const log = pino({ level: process.env.LOG_LEVEL ?? 'warn' })
 
 /** What every request passes before anything is read or served. */
@@ -43,24 +41,11 @@ front.use((request, response, next) => {
 export const app = express()
 app.disable('x-powered-by')
 if (proxied) app.set('trust proxy', 1)
-// a form sent by the client goes to `.data`, one without scripts to the page itself
-app.post(
-  ['/sign-in', '/sign-in.data'],
-  rateLimit({
-    windowMs: 60_000,
-    limit: TRIES_A_MINUTE,
-    standardHeaders: 'draft-8',
-    legacyHeaders: false,
-    // the route answers, in its own words: a bare 429 is no answer the page can read
-    handler: (_request, _response, next) => next(),
-  }),
-)
 app.use(
   createRequestHandler({
     getLoadContext(request) {
       const context = new RouterContextProvider()
-      const { rateLimit: tries } = request as Request & { rateLimit?: { used: number; limit: number } }
-      context.set(triesContext, tries ? tries.used > tries.limit : false)
+      context.set(addressContext, (request as Request).ip ?? '')
       return context
     },
     // the cast is for exactOptionalPropertyTypes

@@ -6,7 +6,14 @@ import { readableDocument, readRevision, revisionOf } from './documents.server'
 import { newId } from './ids.server'
 import { sizeOf } from './jobView.server'
 import { changePage } from './pageChanges.server'
-import { type Page, pageOfWall, pageOfWork, type PageDocument, wallsOfJob } from './pages.server'
+import {
+  besideDesign,
+  type Page,
+  pageOfWall,
+  pageOfWork,
+  type PageDocument,
+  wallsOfJob,
+} from './pages.server'
 import { type LayoutPlanner, planner } from './planning/layoutWords.server'
 import { wallVersion } from './wallVersion.server'
 
@@ -27,13 +34,14 @@ export interface ToldChange {
   readonly how: 'done' | 'undone' | 'step' | 'made'
 }
 
-/** All documents of a job: its settings, and each wall's survey and chosen design. */
+/** All documents of a job: its settings, and each wall's survey, chosen design, options and photographs. */
 export function pageOfJob(db: Database, jobId: string): Page | null {
   const page = pageOfWork(db, { jobId })
   if (!page) return null
   const ofWalls = wallsOfJob(db, jobId).flatMap(({ id, name, surveyId, designId }): PageDocument[] => [
     { id: surveyId, kind: 'survey', wall: { id, name } },
     { id: designId, kind: 'design', wall: { id, name } },
+    ...besideDesign(db, { id, name }),
   ])
   return { ...page, documents: [...ofWalls, ...page.documents] }
 }
@@ -164,7 +172,7 @@ export async function lookAt(
 
 /**
  * Brings a page's walls to how they were right after a change, as a change of its own that can be undone: nothing of what came since is lost.
- * The job's settings stay, since other walls go by them. What happened at the walls stays what happened. Returns why it can't be; null where
+ * The job's settings stay, since other walls go by them, and so do the choice among options and what is on photographs. What happened at the walls stays what happened. Returns why it can't be; null where
  * it is done.
  */
 export function restoreTo(
@@ -175,7 +183,8 @@ export function restoreTo(
 ): readonly string[] | null {
   const documents = page.documents.flatMap((document) => {
     const base = revisionOf(db, document.id)
-    const then = document.kind === 'settings' ? null : bodyAt(db, document, change)
+    const isOfWall = document.kind === 'survey' || document.kind === 'design'
+    const then = isOfWall ? bodyAt(db, document, change) : null
     // what is as it was is left out
     return base === null || then === null || then.revision === base
       ? []

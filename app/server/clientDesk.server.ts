@@ -22,7 +22,7 @@ export function clientDesk(db: Database, jobId: string) {
         name,
         room: room.name,
         options: optionsOf(db, id)
-          .filter(({ putAway }) => !putAway)
+          .filter(({ archived }) => !archived)
           .map((option) => ({ id: option.id, name: option.name, chosen: option.chosen })),
       })),
   )

@@ -1,8 +1,11 @@
 import { randomBytes } from 'node:crypto'
-import { and, asc, count, desc, eq } from 'drizzle-orm'
+import { and, asc, count, desc, eq, sql } from 'drizzle-orm'
+import type { z } from 'zod'
 import { type ClientAct, clientActSchema, type ClientLinkBody, LIMITS, linkSchema } from '~/model'
 import { clientActs, clientLinks } from './db/agreeSchema.server'
-import type { Database } from './db/database.server'
+import { type Database, inTransaction } from './db/database.server'
+import { jobs } from './db/schema.server'
+import { readableDocument } from './documents.server'
 import { FullError } from './full.server'
 import { newId } from './ids.server'
 
@@ -104,6 +107,29 @@ export function actsOfLink(db: Database, linkId: string): ClientAct[] {
 /** What came of something a client did. */
 export type Recorded = 'kept' | 'unread' | 'full'
 
+/** Whether what was done speaks of what the link offers: its walls, their options, and colors that the job has on its list. */
+function isOffered(db: Database, link: ClientLink, act: Posted): boolean {
+  if (act.kind === 'answered') return true
+  const offered = link.body.walls.find(({ wallId }) => wallId === act.wall)
+  if (!offered) return false
+  if (act.kind !== 'color') return act.option === null || offered.options.includes(act.option)
+  const job = db.select({ settings: jobs.settingsId }).from(jobs).where(eq(jobs.id, link.jobId)).get()
+  const paints = job && readableDocument(db, 'settings', job.settings)?.body.paints
+  return paints?.some(({ id, state }) => id === act.paint && state === 'listed') ?? false
+}
+
+type Posted = z.output<typeof ACT>
+
+/** What a new pick takes the place of: the pick of the same wall, the color of the same wall and use. Remarks and answers only come on. */
+function replaced(db: Database, link: ClientLink, act: Posted): void {
+  if (act.kind !== 'picked' && act.kind !== 'color') return
+  const part = (name: string) => sql`json_extract(${clientActs.body}, ${`$.${name}`})`
+  const same = [eq(part('wall'), act.wall), ...(act.kind === 'color' ? [eq(part('use'), act.use)] : [])]
+  db.delete(clientActs)
+    .where(and(eq(clientActs.linkId, link.id), eq(clientActs.kind, act.kind), ...same))
+    .run()
+}
+
 /** Keeps what was done by a link: by the client, or by a member of the crew who answers. */
 export function recordClientAct(
   db: Database,
@@ -112,32 +138,20 @@ export function recordClientAct(
   now: number,
   member: string | null = null,
 ): Recorded {
-  const act = ACT.safeParse(posted)
-  if (!act.success) return 'unread'
-  const offered =
-    'wall' in act.data
-      ? link.body.walls.find(({ wallId }) => wallId === ('wall' in act.data ? act.data.wall : ''))
-      : null
-  if (offered === undefined) return 'unread'
-  if (
-    offered &&
-    'option' in act.data &&
-    act.data.option !== null &&
-    !offered.options.includes(act.data.option)
-  )
-    return 'unread'
-  const held = db.select({ all: count() }).from(clientActs).where(eq(clientActs.linkId, link.id)).get()
-  // there is always room for an answer: each is to a remark that is there
-  if (act.data.kind !== 'answered' && (held?.all ?? 0) >= LIMITS.remarks) return 'full'
-  db.insert(clientActs)
-    .values({
-      id: newId(),
-      linkId: link.id,
-      kind: act.data.kind,
-      body: JSON.stringify(act.data),
-      member,
-      doneAt: now,
-    })
-    .run()
-  return 'kept'
+  const read = ACT.safeParse(posted)
+  if (!read.success) return 'unread'
+  const act = read.data
+  return inTransaction(db, (tx): Recorded => {
+    if (!isOffered(tx, link, act)) return 'unread'
+    const remarks = and(eq(clientActs.linkId, link.id), eq(clientActs.kind, 'remark'))
+    const held = tx.select({ all: count() }).from(clientActs).where(remarks).get()
+    // picks and colors take the place of earlier ones, and answers are to remarks that are there: none of them runs out of room
+    if (act.kind === 'remark' && (held?.all ?? 0) >= LIMITS.remarks) return 'full'
+    replaced(tx, link, act)
+    const body = JSON.stringify(act)
+    tx.insert(clientActs)
+      .values({ id: newId(), linkId: link.id, kind: act.kind, body, member, doneAt: now })
+      .run()
+    return 'kept'
+  })
 }

@@ -8,7 +8,7 @@ import { jobDetail } from './jobs.server'
 import { readableDocument } from './documents.server'
 import { optionsOf } from './options.server'
 import { wallsOfJob } from './pages.server'
-import { photoBytes, photosOf } from './photos.server'
+import { marksOf, photoBytes, photosOf } from './photos.server'
 import { inRoom } from './rooms.server'
 import { type Signature, signatureOf } from './signatures.server'
 
@@ -58,7 +58,7 @@ function pageOf(db: Database, link: ClientLink): ClientPage | null {
   const rows = new Map(wallsOfJob(db, link.jobId).map((row) => [row.id, row]))
   const shows = new Set(link.body.parts)
   const photoOf = (wallId: string): ShownWall['photo'] => {
-    const last = photosOf(db, wallId).findLast(({ marks }) => marks.points.length >= 4)
+    const last = photosOf(db, wallId).findLast((photo) => marksOf(db, photo).points.length >= 4)
     return shows.has('photo') && last ? { id: last.id, width: last.width, height: last.height } : null
   }
   const walls = signed
@@ -109,7 +109,7 @@ export function shownPhoto(db: Database, { walls }: ClientPage, photoId: string)
   const wall = walls.find(({ photo }) => photo?.id === photoId)
   const photo = wall && photosOf(db, wall.id).find(({ id }) => id === photoId)
   const bytes = wall && photoBytes(db, wall.id, photoId)
-  return wall && photo && bytes ? { wall, photo, bytes } : null
+  return wall && photo && bytes ? { wall, photo, bytes, marks: marksOf(db, photo) } : null
 }
 
 /** How wide a client's picture is at most, in pixels. */

@@ -10,8 +10,8 @@ import { fitOrder } from '~/core/fit/fitWalk'
 import { taskId } from '~/core/sequence/roomMaker'
 import { boundsOf } from '~/core/geometry'
 import { inches } from '~/length'
-import { type JobFile, type LearnedKey } from '~/model'
-import { actsOf, recordActs } from './acts.server'
+import { type JobFile, type LearnedKey, madeFrom } from '~/model'
+import { actsOf, recordOwnActs } from './acts.server'
 import type { Database } from './db/database.server'
 import { archiveJob, importJob, jobDetail } from './jobs.server'
 import { recordWork } from './work.server'
@@ -120,9 +120,9 @@ function goUp(db: Database, jobId: string, wallName: string, start: number): voi
     plan.pieces.filter(({ polygon }) => boundsOf(polygon).right <= third).map(({ id }) => id),
   )
   const up = order.filter((id) => leftmost.has(id))
-  recordActs(db, { jobId, wallId: page.id }, [
+  recordOwnActs(db, { jobId, wallId: page.id }, [
     {
-      ...act('released', 0, { revisions: page.documents.map(({ revision }) => revision), pieces }),
+      ...act('released', 0, { revisions: madeFrom(page.documents), pieces }),
       id: release,
     },
     act('began', 1, { stage: 'mark' }),
@@ -158,7 +158,7 @@ function goUp(db: Database, jobId: string, wallName: string, start: number): voi
     .flatMap(({ row }) => row.standing)
     .find(({ id }) => id === second)
   if (read)
-    recordActs(db, { jobId, wallId: page.id }, [
+    recordOwnActs(db, { jobId, wallId: page.id }, [
       act('builtAt', 141 + up.length * 6, {
         strip: read.id,
         edge: 'left',
@@ -169,7 +169,7 @@ function goUp(db: Database, jobId: string, wallName: string, start: number): voi
     ])
   const rail = readableBands(plan.layout)[0]
   if (rail)
-    recordActs(db, { jobId, wallId: page.id }, [
+    recordOwnActs(db, { jobId, wallId: page.id }, [
       act('builtHeight', 142 + up.length * 6, {
         strip: rail.id,
         edge: 'bottom',

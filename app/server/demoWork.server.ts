@@ -2,7 +2,7 @@ import { atMinute, DAY, dayOf } from '~/core/sequence/dates'
 import { cautionsOfKind } from '~/core/sequence/kindRules'
 import { BUY_ID, taskId } from '~/core/sequence/roomMaker'
 import type { JobFile } from '~/model'
-import { recordActs } from './acts.server'
+import { recordOwnActs } from './acts.server'
 import type { Database } from './db/database.server'
 import { jobDetail } from './jobs.server'
 import { localMinute, recordWork } from './work.server'
@@ -76,7 +76,7 @@ export function addDemoWork(db: Database, jobId: string): void {
     ['nails', 'three stood proud by the left corner'],
     ['holes', ''],
   ] as const
-  recordActs(
+  recordOwnActs(
     db,
     { jobId, wallId: wall.id },
     ticks.map(([item, note], i) => ({

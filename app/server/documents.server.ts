@@ -4,6 +4,7 @@ import { type Bodies, type DocumentKind, mergeDocuments, parseBody, readBody } f
 import type { Database } from './db/database.server'
 import { type CHANGE_STATES, changes, documents, revisions } from './db/schema.server'
 import { newId } from './ids.server'
+import { mirrorOptions } from './namedDocuments.server'
 
 /** A document's newest revision. */
 export interface Head<K extends DocumentKind = DocumentKind> {
@@ -37,8 +38,7 @@ function append(db: Database, documentId: string, parent: number | null, change:
 }
 
 /** Makes a document and returns its id. Its first revision is no change anybody could take back. */
-export function createDocument(db: Database, body: Bodies[DocumentKind]): string {
-  const id = newId()
+export function createDocument(db: Database, body: Bodies[DocumentKind], id = newId()): string {
   db.insert(documents).values({ id }).run()
   append(db, id, null, newChange(db, '', 'made'), body)
   return id
@@ -165,6 +165,7 @@ export function writeDocument(
   change: number,
 ): void {
   append(db, documentId, headOf(db, documentId).id, change, body)
+  mirrorOptions(db, documentId, body)
 }
 
 /** Leaves the changes behind that made these revisions: they are neither undone nor redone any more. */

@@ -8,10 +8,11 @@ import {
   type PageHistory,
   parseBody,
 } from '~/model'
-import { options } from './db/agreeSchema.server'
+import { options, photos } from './db/agreeSchema.server'
 import type { Database } from './db/database.server'
 import { changes, revisions, walls } from './db/schema.server'
 import { newChange, readDocument, readRevision, writeDocument } from './documents.server'
+import { ownerOf } from './namedDocuments.server'
 import type { Page, PageDocument } from './pages.server'
 
 /** What belongs to a page's history: what was made on it, and what touched its walls from elsewhere. */
@@ -65,19 +66,29 @@ function touchedBy(db: Database, change: number): Touched[] {
     .leftJoin(walls, or(eq(walls.surveyId, revisions.documentId), eq(walls.id, options.wallId)))
     .where(eq(revisions.change, change))
     .all()
-    .flatMap(({ id, revision, before, wallId, wallName, surveyId }) =>
-      before === null
-        ? []
-        : [
-            {
-              id,
-              revision,
-              before,
-              kind: wallId === null ? 'settings' : surveyId === id ? 'survey' : 'design',
-              wall: wallId === null || wallName === null ? null : { id: wallId, name: wallName },
-            },
-          ],
-    )
+    .flatMap(({ id, revision, before, wallId, wallName, surveyId }): Touched[] => {
+      if (before === null) return []
+      const of = { id, revision, before }
+      const owner = ownerOf(id)
+      if (owner) return [{ ...of, kind: owner.kind, wall: wallOf(db, owner) }]
+      const wall = wallId === null || wallName === null ? null : { id: wallId, name: wallName }
+      return [{ ...of, kind: wall === null ? 'settings' : surveyId === id ? 'survey' : 'design', wall }]
+    })
+}
+
+/** The wall whose options, or a photograph of which, a document is of. */
+function wallOf(db: Database, { kind, of }: NonNullable<ReturnType<typeof ownerOf>>) {
+  const wall = { id: walls.id, name: walls.name }
+  const found =
+    kind === 'options'
+      ? db.select(wall).from(walls).where(eq(walls.id, of)).get()
+      : db
+          .select(wall)
+          .from(photos)
+          .innerJoin(walls, eq(photos.wallId, walls.id))
+          .where(eq(photos.id, of))
+          .get()
+  return found ?? null
 }
 
 function described(db: Database, change: number | null): HistoryStep | null {

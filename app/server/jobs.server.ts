@@ -168,8 +168,8 @@ export function exportJob(db: Database, jobId: string): JobFile | null {
           const row = db.select().from(walls).where(eq(walls.id, wall.id)).get()
           if (!row) throw new Error(`wall '${wall.id}' went away while it was exported`)
           const others = optionsOf(db, wall.id)
-          const kept = others.flatMap(({ name, chosen, putAway, design }) =>
-            chosen || putAway || !design ? [] : [{ name, design }],
+          const kept = others.flatMap(({ name, chosen, archived, design }) =>
+            chosen || archived || !design ? [] : [{ name, design }],
           )
           const option = others.find(({ chosen }) => chosen)?.name
           return {

@@ -122,7 +122,7 @@ export function goBackToShown(db: Database, page: Page, member: string | null = 
           revision,
           to: readableFrom(lists[i] ?? [], (at[i] ?? 0) + 1),
         }))
-        .filter(({ kind, to }) => kind !== 'settings' && to >= 0)
+        .filter(({ kind, to }) => (kind === 'survey' || kind === 'design') && to >= 0)
         .sort((a, b) => b.revision - a.revision)[0]
       if (!back) return false
       at[back.i] = back.to

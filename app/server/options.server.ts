@@ -1,11 +1,21 @@
 import { and, asc, count, eq, max } from 'drizzle-orm'
-import { FIRST_OPTION, freeName, LIMITS, type DesignDocument, type WallOption } from '~/model'
+import {
+  changedOptions,
+  type DesignDocument,
+  FIRST_OPTION,
+  LIMITS,
+  type OptionChange,
+  type WallOption,
+  type WallOptions,
+  withOption,
+} from '~/model'
 import { options } from './db/agreeSchema.server'
 import { type Database, inTransaction } from './db/database.server'
 import { jobs, rooms, walls } from './db/schema.server'
-import { createDocument, readableDocument } from './documents.server'
+import { createDocument, newChange, readableDocument, readDocument, writeDocument } from './documents.server'
 import { newId } from './ids.server'
 import { FullError } from './full.server'
+import { optionsDocument } from './namedDocuments.server'
 
 /** An option with its design; a design that can't be read is left out and the option named. */
 export interface OptionOfWall extends WallOption {
@@ -18,7 +28,7 @@ interface WallIds {
   readonly wallId: string
 }
 
-/** The options of a wall in their order, those put away too. */
+/** The options of a wall in their order, those archived too. */
 export function optionsOf(db: Database, wallId: string): OptionOfWall[] {
   return db
     .select({
@@ -38,7 +48,7 @@ export function optionsOf(db: Database, wallId: string): OptionOfWall[] {
       name,
       designId,
       chosen: chosen === designId,
-      putAway: putAwayAt !== null,
+      archived: putAwayAt !== null,
       design: readableDocument(db, 'design', designId)?.body ?? null,
     }))
 }
@@ -54,9 +64,17 @@ export function chosenOption(db: Database, wallId: string): string | null {
   return row?.id ?? null
 }
 
+/** Whether a list of options names none but the wall's own, and one of them is chosen. */
+export function knowsOptions(db: Database, wallId: string, { chosen, list }: WallOptions): boolean {
+  const own = new Set(optionsOf(db, wallId).map(({ id }) => id))
+  return list.every(({ id }) => own.has(id)) && list.some(({ id }) => id === chosen)
+}
+
 /** Gives a new wall its first option, under the wall's own id. */
 export function firstOption(db: Database, wallId: string, designId: string, name = FIRST_OPTION): void {
   db.insert(options).values({ id: wallId, wallId, name, designId, position: 0 }).run()
+  const list = [{ id: wallId, name, archived: false }]
+  createDocument(db, { version: 1, chosen: wallId, list }, optionsDocument(wallId))
 }
 
 /** One more option of a wall with a design of its own. Throws a FullError where there is no room. */
@@ -67,26 +85,21 @@ export function addOption(db: Database, wallId: string, wanted: string, design: 
     .where(eq(options.wallId, wallId))
     .get()
   if ((held?.all ?? 0) >= LIMITS.options) throw new FullError('options')
-  const names = db.select({ name: options.name }).from(options).where(eq(options.wallId, wallId)).all()
   const id = newId()
-  db.insert(options)
-    .values({
-      id,
-      wallId,
-      name: freeName(
-        wanted,
-        names.map(({ name }) => name),
-      ),
-      designId: createDocument(db, design),
-      position: (held?.last ?? -1) + 1,
-    })
-    .run()
+  const named = optionsDocument(wallId)
+  const next = withOption(readDocument(db, 'options', named).body, id, wanted)
+  const name = next.list.at(-1)?.name ?? wanted
+  const designId = createDocument(db, design)
+  const position = (held?.last ?? -1) + 1
+  db.insert(options).values({ id, wallId, name, designId, position }).run()
+  // nobody takes an option back by undo: it is archived
+  writeDocument(db, named, next, newChange(db, '', 'made'))
   return id
 }
 
 function optionOf(db: Database, { jobId, wallId }: WallIds, optionId: string) {
   return db
-    .select({ id: options.id, name: options.name, designId: options.designId, chosen: walls.designId })
+    .select({ name: options.name, designId: options.designId })
     .from(options)
     .innerJoin(walls, eq(options.wallId, walls.id))
     .innerJoin(rooms, eq(walls.roomId, rooms.id))
@@ -103,65 +116,21 @@ export function copyOption(db: Database, ids: WallIds, optionId: string, name: s
   })
 }
 
-/** What another window did meanwhile that this one was not shown: it chose another option, or named this one. */
-export type OptionMoved = { readonly kind: 'chosen' | 'named'; readonly name: string }
-
-/**
- * Whether what is asked for goes by what is there: `was` is the chosen option's id where one is chosen, the name where one is renamed, as the
- * page showed it. Null where it does, or where the page does not say.
- */
-export function movedSince(
+/** Carries a change of an option out, as a change that can be undone. False where it can't be. */
+export function changeOption(
   db: Database,
   ids: WallIds,
   optionId: string,
   change: OptionChange,
-  was: string | null,
-): OptionMoved | null {
-  if (was === null) return null
-  if (change.kind === 'choose') {
-    const chosen = chosenOption(db, ids.wallId)
-    if (chosen === was || chosen === optionId || chosen === null) return null
-    return { kind: 'chosen', name: optionOf(db, ids, chosen)?.name ?? '' }
-  }
-  const now = change.kind === 'rename' ? optionOf(db, ids, optionId)?.name : undefined
-  if (now === undefined || now === was || (change.kind === 'rename' && now === change.name)) return null
-  return { kind: 'named', name: now }
-}
-
-/** What is done to an option as a whole. The chosen one is not put away: null says so, as where there is no such option. */
-export type OptionChange =
-  { readonly kind: 'rename'; readonly name: string } | { readonly kind: 'putAway' | 'bringBack' | 'choose' }
-
-/** Carries a change of an option out. False where it can't be. */
-export function changeOption(db: Database, ids: WallIds, optionId: string, change: OptionChange): boolean {
+  made: (db: Database) => number = (tx) => newChange(tx, `wall/${optionId}`, 'done'),
+): boolean {
   return inTransaction(db, (tx) => {
-    const option = optionOf(tx, ids, optionId)
-    if (!option) return false
-    const set = (values: Partial<typeof options.$inferInsert>) =>
-      tx.update(options).set(values).where(eq(options.id, optionId)).run()
-    switch (change.kind) {
-      case 'rename': {
-        const others = tx
-          .select({ id: options.id, name: options.name })
-          .from(options)
-          .where(eq(options.wallId, ids.wallId))
-          .all()
-          .flatMap(({ id, name }) => (id === optionId ? [] : [name]))
-        set({ name: freeName(change.name, others) })
-        return true
-      }
-      case 'putAway':
-        if (option.designId === option.chosen) return false
-        set({ putAwayAt: Date.now() })
-        return true
-      case 'bringBack':
-        set({ putAwayAt: null })
-        return true
-      case 'choose':
-        set({ putAwayAt: null })
-        tx.update(walls).set({ designId: option.designId }).where(eq(walls.id, ids.wallId)).run()
-        tx.update(jobs).set({ updatedAt: Date.now() }).where(eq(jobs.id, ids.jobId)).run()
-        return true
-    }
+    if (!optionOf(tx, ids, optionId)) return false
+    const named = optionsDocument(ids.wallId)
+    const next = changedOptions(readDocument(tx, 'options', named).body, optionId, change)
+    if (!next) return false
+    writeDocument(tx, named, next, made(tx))
+    tx.update(jobs).set({ updatedAt: Date.now() }).where(eq(jobs.id, ids.jobId)).run()
+    return true
   })
 }

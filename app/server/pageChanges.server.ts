@@ -26,6 +26,7 @@ import {
   writeDocument,
 } from './documents.server'
 import { historyOf, leaveRedo, stepChange, wallNames, type Write } from './history.server'
+import { knowsOptions } from './options.server'
 import { type Page, type PageDocument, designsOfJob } from './pages.server'
 
 class Refused extends Error {
@@ -46,10 +47,14 @@ interface Coming {
   readonly clashes: readonly string[]
 }
 
-function read(document: PageDocument, raw: unknown): Bodies[DocumentKind] {
+function read(db: Database, document: PageDocument, raw: unknown): Bodies[DocumentKind] {
   const { kind, wall } = document
   const parsed = parseBody(kind, raw)
-  if (parsed.success) return parsed.data
+  if (parsed.success) {
+    if (kind === 'options' && !knowsOptions(db, wall?.id ?? '', parsed.data as Bodies['options']))
+      throw new Refused([refusalText.notUnderstood])
+    return parsed.data
+  }
   const above = wall ? [wall.name, kind] : [kind]
   throw new Refused(schemaProblems(parsed.error.issues, above).map((problem) => fileProblemText(problem)))
 }
@@ -57,7 +62,7 @@ function read(document: PageDocument, raw: unknown): Bodies[DocumentKind] {
 /** What a sent body comes to beside what was saved since: merged where the two do not touch. */
 function coming(db: Database, document: PageDocument, sent: Sent, after: readonly string[]): Coming {
   const { kind, id } = document
-  const mine = read(document, sent.body)
+  const mine = read(db, document, sent.body)
   const { body: now, revision } = readDocument(db, kind, id)
   if (revision === sent.base) return { document, body: mine, now, clashes: [] }
   const common = bodyBefore(db, kind, id, sent.base, after)

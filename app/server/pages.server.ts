@@ -1,9 +1,10 @@
-import { and, asc, eq, isNull } from 'drizzle-orm'
+import { and, asc, desc, eq, isNull } from 'drizzle-orm'
 import type { DocumentKind, StoredDocument, WallDocument } from '~/model'
-import { options } from './db/agreeSchema.server'
+import { options, photos } from './db/agreeSchema.server'
 import type { Database } from './db/database.server'
 import { jobs, rooms, walls } from './db/schema.server'
 import { readDocument } from './documents.server'
+import { optionsDocument, photoDocument } from './namedDocuments.server'
 
 /** A document a page works on: which wall's, or the job's. */
 export interface PageDocument {
@@ -55,6 +56,21 @@ export function wallsOfJob(db: Database, jobId: string): WallRow[] {
     .all()
 }
 
+/** The rooms and walls of a job by their ids, archived ones left out. */
+export function placesOfJob(db: Database, jobId: string): { rooms: string[]; walls: string[] } {
+  const all = db
+    .select({ room: rooms.id, wall: walls.id })
+    .from(rooms)
+    .leftJoin(walls, and(eq(walls.roomId, rooms.id), isNull(walls.archivedAt)))
+    .where(eq(rooms.jobId, jobId))
+    .orderBy(asc(rooms.position), asc(walls.position))
+    .all()
+  return {
+    rooms: [...new Set(all.map(({ room }) => room))],
+    walls: all.flatMap(({ wall }) => (wall === null ? [] : [wall])),
+  }
+}
+
 /** Every design of a job, of its walls and their other options, with the wall's name. */
 export function designsOfJob(db: Database, jobId: string): { name: string; designId: string }[] {
   return db
@@ -85,6 +101,27 @@ function documentsOf(rows: readonly WallRow[], settingsId: string): PageDocument
   return [...ofWalls, { id: settingsId, kind: 'settings', wall: null }]
 }
 
+/** How many photographs of a wall its page holds, those archived too: whoever has one in hand goes on with it. */
+const PHOTOS_HELD = 100
+
+/** A wall's options by name, and what is put on its photographs. */
+export function besideDesign(
+  db: Database,
+  wall: { readonly id: string; readonly name: string },
+): PageDocument[] {
+  const pictures = db
+    .select({ id: photos.id })
+    .from(photos)
+    .where(eq(photos.wallId, wall.id))
+    .orderBy(desc(photos.createdAt), desc(photos.id))
+    .limit(PHOTOS_HELD)
+    .all()
+  return [
+    { id: optionsDocument(wall.id), kind: 'options', wall },
+    ...pictures.map(({ id }): PageDocument => ({ id: photoDocument(id), kind: 'photo', wall })),
+  ]
+}
+
 /** The page of a wall with one of its options, the chosen one where none is named; null when the job has no such wall. */
 export function pageOfWall(
   db: Database,
@@ -109,7 +146,7 @@ export function pageOfWall(
   return {
     key: `wall/${option}`,
     jobId: ids.jobId,
-    documents: documentsOf([{ ...row, designId: optionDesign }], settingsId),
+    documents: [...documentsOf([{ ...row, designId: optionDesign }], settingsId), ...besideDesign(db, row)],
   }
 }
 

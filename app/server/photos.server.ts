@@ -1,12 +1,17 @@
 import { and, asc, count, eq, isNull } from 'drizzle-orm'
 import sharp from 'sharp'
-import { z } from 'zod'
+import { computePlan } from '~/core/computePlan'
+import { withFirstPoints } from '~/core/photo/firstPoints'
 import { fail, ok, type Result } from '~/length'
-import { changeRow, LIMITS, type PhotoMarks, photoMarksSchema, type WallPhoto } from '~/model'
+import { LIMITS, NO_MARKS, type PhotoMarks, type WallPhoto, workpieceOf } from '~/model'
 import { photos } from './db/agreeSchema.server'
-import { type Database, inTransaction } from './db/database.server'
+import type { Database } from './db/database.server'
+import { createDocument, readableDocument } from './documents.server'
 import { FullError } from './full.server'
 import { newId } from './ids.server'
+import { photoDocument } from './namedDocuments.server'
+import { troublesOf } from './mending.server'
+import { pageOfWall, storedDocuments } from './pages.server'
 import { wallExists } from './walls.server'
 
 interface WallIds {
@@ -71,8 +76,13 @@ export async function tidyPicture(given: Uint8Array): Promise<Result<TidyPicture
   return inTurn(() => tidied(given))
 }
 
-/** Nothing put on a photograph yet; light from above left, as windows often are. Common practice, no source. */
-export const NO_MARKS: PhotoMarks = { points: [], lens: false, lightDeg: 135, cutOuts: [] }
+/** What is put on a photograph as it is taken in: the wall's corners; nothing where the wall can't be planned. */
+function firstMarks(db: Database, ids: WallIds): PhotoMarks {
+  const page = pageOfWall(db, ids)
+  if (!page || troublesOf(db, page).length > 0) return NO_MARKS
+  const workpiece = workpieceOf(storedDocuments(db, page))
+  return withFirstPoints(NO_MARKS, computePlan(workpiece), workpiece.wall.survey)
+}
 
 /** Keeps a picture with a wall. Throws a FullError where there is no room. */
 export function keepPhoto(
@@ -80,7 +90,7 @@ export function keepPhoto(
   ids: WallIds,
   name: string,
   { bytes, width, height }: TidyPicture,
-  marks: PhotoMarks = NO_MARKS,
+  marks: PhotoMarks = firstMarks(db, ids),
 ): string | null {
   if (!wallExists(db, ids)) return null
   const held = db
@@ -98,25 +108,16 @@ export function keepPhoto(
       width,
       height,
       bytes,
-      marks: JSON.stringify(marks),
-      revision: 1,
       createdAt: Date.now(),
     })
     .run()
+  createDocument(db, marks, photoDocument(id))
   return id
 }
 
-const MARKS = photoMarksSchema()
-const shown = {
-  id: photos.id,
-  name: photos.name,
-  width: photos.width,
-  height: photos.height,
-  revision: photos.revision,
-  marks: photos.marks,
-}
+const shown = { id: photos.id, name: photos.name, width: photos.width, height: photos.height }
 
-/** The photographs of a wall, without their pixels. Marks that can't be read any more are none. */
+/** The photographs of a wall, without their pixels. */
 export function photosOf(db: Database, wallId: string): WallPhoto[] {
   return db
     .select(shown)
@@ -124,10 +125,12 @@ export function photosOf(db: Database, wallId: string): WallPhoto[] {
     .where(and(eq(photos.wallId, wallId), isNull(photos.putAwayAt)))
     .orderBy(asc(photos.createdAt))
     .all()
-    .map((row) => {
-      const marks = MARKS.safeParse(JSON.parse(row.marks))
-      return { ...row, marks: marks.success ? marks.data : NO_MARKS }
-    })
+    .map((row) => ({ ...row, document: photoDocument(row.id) }))
+}
+
+/** What is put on a photograph; nothing where it can't be read any more. */
+export function marksOf(db: Database, { document }: Pick<WallPhoto, 'document'>): PhotoMarks {
+  return readableDocument(db, 'photo', document)?.body ?? NO_MARKS
 }
 
 /** A photograph's pixels as JPEG; null where the wall has no such photograph. */
@@ -138,45 +141,6 @@ export function photoBytes(db: Database, wallId: string, photoId: string): Buffe
     .where(and(eq(photos.id, photoId), eq(photos.wallId, wallId)))
     .get()
   return row?.bytes ?? null
-}
-
-/**
- * What came of saving what was put on a photograph. `saved` with what is there now, where another window has put something there too;
- * `changed` where both changed the same: nothing is saved, and what the other put there is told.
- */
-export type MarksSaved =
-  | { readonly kind: 'saved'; readonly revision: number; readonly marks?: PhotoMarks }
-  | { readonly kind: 'changed'; readonly revision: number; readonly marks: PhotoMarks }
-  | { readonly kind: 'refused' }
-
-const CHANGE = z.strictObject({
-  revision: z.number().int().positive(),
-  /** What was on it at that revision. */
-  was: MARKS,
-  marks: MARKS,
-})
-
-/** Saves what was put on a photograph since it was read, on top of what others have put there: points and cut-outs go by their names. */
-export function saveMarks(db: Database, ids: WallIds, photoId: string, posted: unknown): MarksSaved {
-  const read = CHANGE.safeParse(posted)
-  if (!read.success || !wallExists(db, ids)) return { kind: 'refused' }
-  const { was, marks } = read.data
-  return inTransaction(db, (tx): MarksSaved => {
-    const found = photosOf(tx, ids.wallId).find(({ id }) => id === photoId)
-    if (!found) return { kind: 'refused' }
-    const isNewest = read.data.revision === found.revision
-    const changed = isNewest ? { row: marks } : changeRow(was, marks, found.marks)
-    if ('clash' in changed) return { kind: 'changed', revision: found.revision, marks: found.marks }
-    const both = MARKS.safeParse(changed.row)
-    // each can be kept, both together can't: too many points
-    if (!both.success) return { kind: 'changed', revision: found.revision, marks: found.marks }
-    const revision = found.revision + 1
-    tx.update(photos)
-      .set({ marks: JSON.stringify(both.data), revision })
-      .where(eq(photos.id, photoId))
-      .run()
-    return isNewest ? { kind: 'saved', revision } : { kind: 'saved', revision, marks: both.data }
-  })
 }
 
 /** Puts a photograph away, or brings it back. False where the wall has none of that id. */

@@ -5,8 +5,8 @@ import { freezeList } from '~/core/asbuilt/freeze'
 import { computePlan } from '~/core/computePlan'
 import { boardOf, boardsNear } from '~/core/cutting/leftToCut'
 import { toRelease } from '~/core/cutting/toRelease'
-import { workpieceOf } from '~/model'
-import { recordActs } from './acts.server'
+import { madeFrom, workpieceOf } from '~/model'
+import { recordOwnActs } from './acts.server'
 import { openAtStart } from './database.server'
 import type { Database } from './db/database.server'
 import { addDemoAgreement } from './demoAgree.server'
@@ -55,7 +55,7 @@ function beginMarking(db: Database): void {
     left: Math.round(left),
     doneAt: Date.now() + i,
   }))
-  recordActs(db, { jobId: DEMO_JOB_ID, wallId: page.id }, acts)
+  recordOwnActs(db, { jobId: DEMO_JOB_ID, wallId: page.id }, acts)
 }
 
 /** One wall of the demo is cut already. */
@@ -63,7 +63,7 @@ function cutOneWall(db: Database): void {
   const walls = jobDetail(db, DEMO_JOB_ID)?.rooms.flatMap((room) => room.walls) ?? []
   const wallId = walls.find(({ name }) => name === CUT_IN_DEMO)?.id
   if (wallId)
-    recordActs(db, { jobId: DEMO_JOB_ID, wallId }, [{ id: 'demo-cut-0', kind: 'cut', doneAt: Date.now() }])
+    recordOwnActs(db, { jobId: DEMO_JOB_ID, wallId }, [{ id: 'demo-cut-0', kind: 'cut', doneAt: Date.now() }])
 }
 
 /** One wall's list is at the saw: some of it cut, a piece spoiled, an opening read, a board with a knot. */
@@ -87,9 +87,9 @@ function beginCutting(db: Database): void {
   const act = (kind: string, more: object) => ({ id: `demo-saw-${++at}`, kind, doneAt: at, ...more })
   const on = (piece: string, kind: string, more: object = {}) => act(kind, { release, piece, ...more })
   const open = pieces.find(({ advice }) => advice.advice !== 'batch')
-  recordActs(db, { jobId: DEMO_JOB_ID, wallId: page.id }, [
+  recordOwnActs(db, { jobId: DEMO_JOB_ID, wallId: page.id }, [
     {
-      ...act('released', { revisions: page.documents.map(({ revision }) => revision), pieces }),
+      ...act('released', { revisions: madeFrom(page.documents), pieces }),
       id: release,
     },
     cut(first),

@@ -1,5 +1,6 @@
 import type { DesignDocument } from '~/model'
 import { type Database, inTransaction } from './db/database.server'
+import { newChange } from './documents.server'
 import { changeOption, copyOption, optionsOf } from './options.server'
 
 interface WallRow {
@@ -16,9 +17,9 @@ export interface RoomOption {
   readonly designs: Readonly<Record<string, DesignDocument>>
 }
 
-/** The options of a room's walls by their names, those put away left out. */
+/** The options of a room's walls by their names, those archived left out. */
 export function roomOptions(db: Database, walls: readonly WallRow[]): RoomOption[] {
-  const all = walls.map(({ id }) => ({ id, options: optionsOf(db, id).filter(({ putAway }) => !putAway) }))
+  const all = walls.map(({ id }) => ({ id, options: optionsOf(db, id).filter(({ archived }) => !archived) }))
   const names = [...new Set(all.flatMap(({ options }) => options.map(({ name }) => name)))]
   return names.map((name) => {
     const designs: Record<string, DesignDocument> = {}
@@ -44,12 +45,21 @@ export function copyInRoom(db: Database, jobId: string, walls: readonly WallRow[
   })
 }
 
-/** Chooses the option of a name on every wall that has it. */
-export function chooseInRoom(db: Database, jobId: string, walls: readonly WallRow[], name: string): void {
+/** Chooses the option of a name on every wall that has it, as one change that undo takes back on the room's page, or on a wall's. */
+export function chooseInRoom(
+  db: Database,
+  { jobId, roomId }: { readonly jobId: string; readonly roomId: string },
+  walls: readonly WallRow[],
+  name: string,
+  member: string | null = null,
+): void {
   inTransaction(db, (tx) => {
+    let change: number | null = null
+    const made = () => (change ??= newChange(tx, `room/${roomId}`, 'done', null, member))
     for (const { id } of walls) {
-      const option = optionsOf(tx, id).find((each) => each.name === name && !each.putAway)
-      if (option && !option.chosen) changeOption(tx, { jobId, wallId: id }, option.id, { kind: 'choose' })
+      const option = optionsOf(tx, id).find((each) => each.name === name && !each.archived)
+      if (option && !option.chosen)
+        changeOption(tx, { jobId, wallId: id }, option.id, { kind: 'choose' }, made)
     }
   })
 }

@@ -5,6 +5,9 @@ import { killWhileSaving } from './kills'
 import { HANGS_MS, mutatedFiles, mutatedRequests, mutatedSaves, strangers, type Tally } from './requests'
 import { fullDisk, largePages, manyClients, twoServers } from './servers'
 import { startTarget } from './target'
+import { slowPages } from './slow'
+import { killAtSteps } from './steps'
+import { twoPhones } from './phones'
 import { writersOnEveryPage } from './writers'
 
 const small = process.argv.includes('--small')
@@ -78,6 +81,29 @@ note(
   wrote.refused === 0 && wrote.lost.length === 0,
 )
 if (!small) {
+  const steps = await killAtSteps(8)
+  note(
+    'kill -9 at every step of a copy, an update and a restore',
+    `${steps.kills} kills at ${steps.steps} steps, ${steps.lost} lost, ${steps.unsound} unsound, ${steps.halves} halves left`,
+    steps.lost + steps.unsound + steps.halves === 0 && steps.kills >= steps.steps,
+  )
+  const phones = await twoPhones(1000, 5, 3)
+  note(
+    'two phones without a server: restarts, newer workers, another member, a clock a day ahead',
+    `${phones.ticked} acts on ${phones.phones} phones, ${phones.restarts} restarts, ${phones.updates} worker updates, ${phones.kept} there, ${phones.otherwise} missing, twice or by another, ${phones.late} members with acts from tomorrow`,
+    phones.ticked >= 1000 &&
+      phones.kept === phones.ticked &&
+      phones.otherwise === 0 &&
+      phones.late === 0 &&
+      phones.restarts === 5 &&
+      phones.updates === 3,
+  )
+  const slow = await slowPages()
+  note(
+    'pages that a phone kept, over a link of 6 s, after a wall was made wider',
+    `${slow.pages} pages, looked at ${slow.samples} times, ${slow.unlabeled} times an old width without a label, ${slow.neverFresh} pages without the new one at the end${slow.where.length > 0 ? `: ${slow.where.join(', ')}` : ''}`,
+    slow.unlabeled + slow.neverFresh === 0 && slow.samples > 0,
+  )
   const large = await largePages(1000, 60)
   note(
     'the list of 1 000 jobs',

@@ -147,31 +147,39 @@ interface Kept {
   readonly kept: string
 }
 
-/** A client of one wall, as a page is: it has documents, changes the wall's width, and takes what the server says. */
-export async function openWall(target: Target, path: string) {
+/** A client of one wall, as a page is: it has documents, changes the first of a kind, and takes what the server says. */
+export async function openWall(
+  target: Target,
+  path: string,
+  changed = 'survey',
+  { page = path, holds = (): boolean => true }: { page?: string; holds?: (kind: string) => boolean } = {},
+) {
   const first = JSON.parse((await ask(target.port, `${path}/kept.json`)).body) as { documents: Kept[] }
-  const held = first.documents.map(({ id, kind, revision, kept }) => ({
-    id,
-    kind,
-    base: revision,
-    body: JSON.parse(kept) as Record<string, unknown>,
-  }))
+  const held = first.documents
+    .filter(({ kind }) => holds(kind))
+    .map(({ id, kind, revision, kept }) => ({
+      id,
+      kind,
+      base: revision,
+      body: JSON.parse(kept) as Record<string, unknown>,
+    }))
+  const own = held.find(({ kind }) => kind === changed)?.id
   let tokens = 0
   let after: string[] = []
   const mine = Math.random().toString(36).slice(2)
   const send = async (
-    change: (survey: Record<string, unknown>) => Record<string, unknown>,
+    change: (body: Record<string, unknown>) => Record<string, unknown>,
     clashing: 'ask' | 'mine' = 'ask',
   ) => {
     const token = `${mine}-${(tokens += 1)}`
-    const documents = held.map(({ id, kind, base, body }) =>
-      kind === 'survey' ? { id, base, body: change(body) } : { id, base },
+    const documents = held.map(({ id, base, body }) =>
+      id === own ? { id, base, body: change(body) } : { id, base },
     )
     const asked = after
     after = [...after, token].slice(-40)
     const answer = await ask(
       target.port,
-      `${path}/document`,
+      `${page}/document`,
       json({ intent: 'save', documents, clashing, token, after: asked }),
     )
     if (answer.status !== 200) return { status: answer.status, kind: 'none' }
@@ -182,16 +190,16 @@ export async function openWall(target: Target, path: string) {
     }
     if (told.kind === 'done')
       for (const { id, revision, body } of told.documents) {
-        const own = held.find((each) => each.id === id)
-        if (!own) continue
-        own.base = revision
-        if (body) own.body = body
-        else if (own.kind === 'survey') own.body = change(own.body)
+        const document = held.find((each) => each.id === id)
+        if (!document) continue
+        document.base = revision
+        if (body) document.body = body
+        else if (id === own) document.body = change(document.body)
       }
     else
       for (const { id, revision, body } of told.documents) {
-        const own = held.find((each) => each.id === id)
-        if (own && body) Object.assign(own, { base: revision, body })
+        const document = held.find((each) => each.id === id)
+        if (document && body) Object.assign(document, { base: revision, body })
       }
     return { status: answer.status, kind: told.kind }
   }

@@ -1,11 +1,22 @@
 import sharp from 'sharp'
 import { inches } from '~/length'
-import { blankSurvey, type PhotoMarks, startingDesign, startingSettings } from '~/model'
+import { onHandOf } from '~/core/yard/yardState'
+import {
+  blankSurvey,
+  bodyOf,
+  type PhotoMarks,
+  startingDesign,
+  startingSettings,
+  type WallOptions,
+} from '~/model'
+import { patternBookOf } from '~/server/books.server'
 import { checkpoint, openDatabase, sqliteOf } from '~/server/db/database.server'
 import { importJob, jobDetail } from '~/server/jobs.server'
 import { wallPage } from '~/server/walls.server'
-import { keepPhoto, photosOf } from '~/server/photos.server'
-import { stockOf } from '~/server/yard.server'
+import { keepLayoutOf } from '~/server/keepLayout.server'
+import { copyOption, optionsOf } from '~/server/options.server'
+import { keepPhoto, marksOf, photosOf } from '~/server/photos.server'
+import { stockOf, yardActsOf } from '~/server/yard.server'
 import { ask, form, json, newFile, openWall, startTarget } from './target'
 
 const JOB = 'shared'
@@ -50,18 +61,20 @@ async function house() {
     lightDeg: null,
     cutOuts: [],
   }
-  const photo =
-    keepPhoto(db, { jobId: JOB, wallId }, 'Picture', { bytes, width: 40, height: 30 }, marks) ?? ''
+  keepPhoto(db, { jobId: JOB, wallId }, 'Picture', { bytes, width: 40, height: 30 }, marks)
+  copyOption(db, { jobId: JOB, wallId }, wallId, 'Second')
+  const layout = keepLayoutOf(db, { jobId: JOB, wallId }, 'Layout', Date.now()) ? patternBookOf(db)[0] : null
+  if (!layout) throw new Error('no layout in the book')
   const [length] = stockOf(db).lengths
   if (!length) throw new Error('no stock')
   checkpoint(db)
   sqliteOf(db).close()
-  return { file, wallId, photo, marks, length }
+  return { file, wallId, length, layout: layout.id }
 }
 
 /** Windows that change fields of the same things at once, on every kind of page: each field ends as the last who touched it left it. */
 export async function writersOnEveryPage(edits: number) {
-  const { file, wallId, photo, marks, length } = await house()
+  const { file, wallId, length, layout } = await house()
   const target = await startTarget(file)
   const wall = `/jobs/${JOB}/walls/${wallId}`
   const posted = async (path: string, fields: Readonly<Record<string, string>>) =>
@@ -96,25 +109,21 @@ export async function writersOnEveryPage(edits: number) {
       },
     }
   }
-  const placed = (i: number): Writer => {
-    let seen = { revision: 1, marks }
+  const placed = async (i: number): Promise<Writer> => {
+    const client = await openWall(target, wall, 'photo')
+    const at = (n: number) => ({ x: n / 10_000, y: n / 10_000 })
     return {
       what: `point ${i + 1} of a photograph`,
       last: (n) => n / 10_000,
-      async write(n) {
-        const points = seen.marks.points.map((point, at) =>
-          at === i ? { ...point, at: { x: n / 10_000, y: n / 10_000 } } : point,
-        )
-        const next = { ...seen.marks, points }
-        const { status, body } = await ask(
-          target.port,
-          `${wall}/photos/${photo}/marks`,
-          json({ revision: seen.revision, was: seen.marks, marks: next }),
-        )
-        const said = JSON.parse(body) as { revision?: number; marks?: PhotoMarks }
-        seen = { revision: said.revision ?? seen.revision, marks: said.marks ?? next }
-        return status === 200
-      },
+      write: async (n) =>
+        (
+          await client.send((body) => ({
+            ...body,
+            points: (body as PhotoMarks).points.map((point, k) =>
+              k === i ? { ...point, at: at(n) } : point,
+            ),
+          }))
+        ).kind === 'done',
     }
   }
   const measured = async (field: 'width' | 'height'): Promise<Writer> => {
@@ -126,15 +135,72 @@ export async function writersOnEveryPage(edits: number) {
         (await client.send((survey) => ({ ...survey, [field]: inches(80) + n * 1_000_000 }))).kind === 'done',
     }
   }
+  const tolerance = async (field: 'closure' | 'fit', page: string): Promise<Writer> => {
+    const isWork = page !== wall
+    const holds = (kind: string) => !isWork || kind === 'settings'
+    const client = await openWall(target, wall, 'settings', { page, holds })
+    return {
+      what: `the settings’ ${field}, on ${isWork ? 'the page of the work' : 'a wall’s page'}`,
+      last: (n) => n * 1000,
+      write: async (n) => (await client.send((body) => ({ ...body, [field]: n * 1000 }))).kind === 'done',
+    }
+  }
+  const optionNamed = async (i: number): Promise<Writer> => {
+    const client = await openWall(target, wall, 'options')
+    const last = (n: number) => `Option ${i} of ${n}`
+    return {
+      what: `the name of option ${i + 1}`,
+      last,
+      write: async (n) =>
+        (
+          await client.send((body) => ({
+            ...body,
+            list: (body as WallOptions).list.map((each, at) =>
+              at === i ? { ...each, name: last(n) } : each,
+            ),
+          }))
+        ).kind === 'done',
+    }
+  }
+  const inBook = (): Writer => {
+    let was = 'Layout'
+    return {
+      what: 'the name of a layout in the book',
+      last: (n) => `Layout of ${n}`,
+      async write(n) {
+        const name = `Layout of ${n}`
+        const isTaken = await posted('/book', { intent: 'rename', layout, name, was })
+        was = name
+        return isTaken
+      },
+    }
+  }
+  /** Boards of a length counted again and again: what happened is a row each, and the last count stands. */
+  const counted = (kind: 'counted', boards: number): Writer => ({
+    what: `boards on hand, counted from ${boards}`,
+    last: (n) => boards + n,
+    async write(n) {
+      const { material, length: long } = length
+      const now = Date.now()
+      const act = { id: `count-${boards}-${n}`, kind, material, length: long, count: boards + n, doneAt: now }
+      return (await ask(target.port, '/yard/acts', json({ sentAt: now, acts: [act] }))).status === 200
+    },
+  })
   const writers: readonly Writer[] = [
     named('name'),
     named('client'),
     priced('price', (n) => 100 + n),
     priced('leastOrder', (n) => 1 + n),
     priced('trueLength', (n) => inches(90) + n * 1_000_000),
-    ...Array.from({ length: SPOTS }, (_, i) => placed(i)),
+    ...(await Promise.all(Array.from({ length: SPOTS }, (_, i) => placed(i)))),
     await measured('width'),
     await measured('height'),
+    await tolerance('closure', wall),
+    await tolerance('fit', `/jobs/${JOB}/work`),
+    await optionNamed(0),
+    await optionNamed(1),
+    inBook(),
+    counted('counted', 0),
   ]
   const each = Math.ceil(edits / writers.length)
   const found = { writers: writers.length, edits: each * writers.length, refused: 0, lost: [] as string[] }
@@ -147,9 +213,12 @@ export async function writersOnEveryPage(edits: number) {
   const db = openDatabase(file)
   const job = jobDetail(db, JOB)
   const row = stockOf(db).lengths.find(({ id }) => id === length.id)
-  const points = photosOf(db, wallId)[0]?.marks.points
-  const survey = wallPage(db, { jobId: JOB, wallId })?.documents.find(({ kind }) => kind === 'survey')
-    ?.body as { width: number; height: number } | undefined
+  const [picture] = photosOf(db, wallId)
+  const points = picture && marksOf(db, picture).points
+  const documents = wallPage(db, { jobId: JOB, wallId })?.documents ?? []
+  const [survey, settings] = [bodyOf(documents, 'survey'), bodyOf(documents, 'settings')]
+  const options = optionsOf(db, wallId)
+  const onHand = onHandOf(yardActsOf(db)).find((each) => each.length === length.length)
   const holds: readonly unknown[] = [
     job?.name,
     job?.client,
@@ -157,8 +226,14 @@ export async function writersOnEveryPage(edits: number) {
     row?.leastOrder,
     row?.trueLength,
     ...Array.from({ length: SPOTS }, (_, i) => points?.[i]?.at.y),
-    survey?.width,
-    survey?.height,
+    survey.width,
+    survey.height,
+    settings.closure,
+    settings.fit,
+    options[0]?.name,
+    options[1]?.name,
+    patternBookOf(db)[0]?.name,
+    onHand?.count,
   ]
   sqliteOf(db).close()
   writers.forEach(({ what, last }, i) => {

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test'
 import { EMPTY_URL } from '../../playwright.config'
-import { expect, expectAccessible, newJob, newWall, test } from './page'
+import { expect, expectAccessible, expectSaved, newJob, newWall, test } from './page'
 
 /** Every page that is open asks every four seconds. */
 const WITHIN = { timeout: 12_000 }
@@ -120,7 +120,7 @@ test('two windows on one photograph: each point stands where it was moved; of on
   for (const each of [page, other]) {
     await expect.poll(() => where(each, 1), WITHIN).not.toEqual(one)
     await expect.poll(() => where(each, 3), WITHIN).not.toEqual(three)
-    await expect(each.locator('[data-photo-saved=saved]')).toBeVisible()
+    await expectSaved(each)
   }
   expect(await where(page, 1)).toEqual(await where(other, 1))
   expect(await where(page, 3)).toEqual(await where(other, 3))
@@ -128,15 +128,90 @@ test('two windows on one photograph: each point stands where it was moved; of on
   // on a link that carries no news both move one point
   await context.route('**/news', (route) => route.abort())
   await push(page, 2, 'ArrowUp')
-  await expect(page.locator('[data-photo-saved=saved]')).toBeVisible()
+  await expectSaved(page)
   await push(other, 2, 'ArrowDown')
-  const asks = other.getByRole('alert').filter({ hasText: 'Another window moved the same on this picture' })
+  const asks = other
+    .getByRole('alert')
+    .filter({ hasText: 'Another window also changed the points on a photograph' })
   await expect(asks).toBeVisible()
   await expectAccessible(other)
   const mine = await where(other, 2)
   await asks.getByRole('button', { name: 'Keep what is here' }).click()
-  await expect(other.locator('[data-photo-saved=saved]')).toBeVisible()
+  await expectSaved(other)
   expect(await where(other, 2)).toEqual(mine)
   await page.reload()
   await expect.poll(() => where(page, 2)).toEqual(mine)
+
+  // a step back takes back what was put here; what is put while the server is away goes when it is back
+  await page.getByRole('button', { name: 'Undo: points on a photograph' }).click()
+  await expect.poll(() => where(page, 2)).not.toEqual(mine)
+  await expectSaved(page)
+  const before = await where(page, 4)
+  await page.context().setOffline(true)
+  await push(page, 4, 'ArrowUp')
+  await expect(page.getByRole('status').filter({ hasText: /not saved/ })).toBeVisible()
+  const put = await where(page, 4)
+  expect(put).not.toEqual(before)
+  await page.context().setOffline(false)
+  await expectSaved(page)
+  await page.reload()
+  await expect.poll(() => where(page, 4)).toEqual(put)
+})
+
+test('an option chosen in one window is in hand in the other; both choosing is asked; undo takes the choice back', async ({
+  page,
+  context,
+}) => {
+  test.setTimeout(180_000)
+  const job = await newJob(page, EMPTY_URL, 'Chosen by two')
+  await newWall(page, job, { room: 'Loft', name: 'Low wall', width: '110', height: '80' })
+  const wall = page.url().replace(/\/measure.*$/, '')
+  await page.goto(`${wall}/agree`)
+  for (const n of [2, 3]) {
+    await page.getByRole('button', { name: 'Make another option from Option 1' }).click()
+    await expect(page.locator('[data-option-in-hand=other]')).toContainText(`Option ${n}`)
+  }
+  await page.goto(`${wall}/agree`)
+  const other = await context.newPage()
+  await other.goto(`${wall}/mark`)
+  await other.getByRole('link', { name: 'Agree' }).first().click()
+  const inHand = (of: Page) => of.locator('[data-option-in-hand]')
+  await page.getByRole('button', { name: 'Choose Option 2' }).click()
+  for (const each of [page, other]) {
+    await expect(inHand(each)).toHaveAttribute('data-option-in-hand', 'chosen', WITHIN)
+    await expect(inHand(each)).toContainText('Option 2', WITHIN)
+  }
+  // the name goes with the page too
+  await page.locator('[data-option="Option 3"]').getByRole('button', { name: 'Rename Option 3' }).click()
+  await page.getByRole('textbox', { name: 'Name' }).fill('Rows')
+  await page.keyboard.press('Enter')
+  await expect(other.locator('[data-option="Rows"]')).toBeVisible(WITHIN)
+  await page.getByRole('button', { name: 'Undo: names of options' }).click()
+  await expect(page.locator('[data-option="Option 3"]')).toBeVisible()
+  await page.getByRole('button', { name: 'Undo: chosen option' }).click()
+  for (const each of [page, other]) await expect(inHand(each)).toContainText('Option 1', WITHIN)
+
+  // both choose on a link that carries no news
+  await context.route('**/news', (route) => route.abort())
+  await page.getByRole('button', { name: 'Choose Option 3' }).click()
+  await expect(inHand(page)).toContainText('Option 3')
+  await other.getByRole('button', { name: 'Choose Option 2' }).click()
+  const asks = other.getByRole('alert').filter({ hasText: 'Another window also changed the chosen option' })
+  await expect(asks).toBeVisible()
+  await expectAccessible(other)
+  await asks.getByRole('button', { name: /^Take/ }).click()
+  await expect(inHand(other)).toContainText('Option 3')
+
+  // chosen with the server away: the marks are still those of the option before, and every stage says so
+  await expectSaved(page)
+  await context.setOffline(true)
+  await page.getByRole('button', { name: 'Choose Option 2' }).click()
+  const unsaved = page.locator('[data-unsaved-choice]')
+  await expect(unsaved).toContainText('Option 2 is chosen on this device', WITHIN)
+  await expect(inHand(page)).toContainText('Option 3')
+  await page.getByRole('link', { name: 'Mark', exact: true }).click()
+  await expect(unsaved).toBeVisible()
+  await context.setOffline(false)
+  await expect(inHand(page)).toContainText('Option 2', { timeout: 60_000 })
+  await expect(unsaved).toHaveCount(0)
 })

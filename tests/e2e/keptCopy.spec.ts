@@ -2,7 +2,7 @@ import type { Page } from '@playwright/test'
 import { OWN_PORT } from '../../playwright.config'
 import { OwnServer } from './ownServer'
 import { expect, expectSaved, newJob, newWall, openStage, test } from './page'
-import { SlowLink } from './slowLink'
+import { SlowLink } from '../../scripts/attack/slowLink'
 
 const server = new OwnServer(OWN_PORT, 'kept-copy')
 const link = new SlowLink(OWN_PORT + 60, OWN_PORT)
@@ -74,6 +74,11 @@ test.describe('a copy that this device kept', () => {
         timeout: 60_000,
       })
       .toBeGreaterThanOrEqual(8)
+    // and all of its job, by its own button
+    await wall.goto(job)
+    await wall.getByRole('button', { name: 'Take this job along' }).click()
+    await expect(wall.locator('[data-along=done]')).toContainText('All of it is kept', { timeout: 90_000 })
+    const room = await wall.getByRole('link', { name: 'All walls of Den together' }).getAttribute('href')
     await wall.close()
     // meanwhile somebody else makes the wall wider
     await page.goto(`${server.url}${path}/measure`)
@@ -83,11 +88,18 @@ test.describe('a copy that this device kept', () => {
     await expectSaved(page)
 
     link.delay = 6_000
+    const around = [new URL(job).pathname, room ?? ''].map((at) => [at, at] as const)
+    const pages: Readonly<Record<string, string>> = {
+      ...Object.fromEntries(['mark', 'cut', 'fit', 'measure'].map((stage) => [stage, `${path}/${stage}`])),
+      ...Object.fromEntries(around),
+      today: `${new URL(job).pathname}/work/today`,
+      boards: `${new URL(job).pathname}/boards/list`,
+    }
     const atStage = async (stage: string) => {
       const late = await phone.newPage()
       late.on('pageerror', (error) => errors.push(`${stage}: ${error.message}`))
       await watchFrom(late)
-      await late.goto(`${link.url}${path}/${stage}`, { waitUntil: 'commit', timeout: 60_000 })
+      await late.goto(`${link.url}${pages[stage] ?? ''}`, { waitUntil: 'commit', timeout: 60_000 })
       // what was kept is shown, and says that it was
       await expect
         .poll(async () => (await seenOn(late)).some(({ labeled }) => labeled), { timeout: 40_000 })
@@ -111,10 +123,7 @@ test.describe('a copy that this device kept', () => {
       await late.close()
     }
     // two at a time: a browser has six lines to one server, and each page asks on three
-    for (const pair of [
-      ['mark', 'cut'],
-      ['fit', 'measure'],
-    ])
+    for (const pair of [['mark', 'cut'], ['fit', 'measure'], around.map(([at]) => at), ['today', 'boards']])
       await Promise.all(pair.map(atStage))
     expect(errors).toEqual([])
 

@@ -92,7 +92,7 @@ test('two options and three colors, on a photograph; a link on a phone: remark, 
     await page.mouse.move(left + x * by, top + y * by, { steps: 4 })
     await page.mouse.up()
   }
-  await expect(page.locator('[data-photo-saved=saved]')).toBeVisible()
+  await expectSaved(page)
   await expect(photo.locator('mask')).not.toHaveCount(0)
   await page.getByRole('button', { name: 'Measure between two places' }).click()
   await expect(page.locator('[data-measured]')).toContainText(/about .* give or take/)

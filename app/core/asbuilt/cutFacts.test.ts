@@ -68,6 +68,35 @@ describe('the boards that pieces were cut from', () => {
     ])
   })
 
+  // before, the board of the second was counted as whole, and gone unnoticed
+  test('of a piece cut twice the second took its wood too: from another board, or from the same where there was room; never where it was one cut ticked twice', () => {
+    const spare = (piece: ReleasedPiece) => [piece.name, piece.cutLength, true]
+    const settle = (kind: 'struck' | 'spare', entry: Act): Act => ({ ...stamp(), kind, entry: entry.id })
+    const one = cut(first, { number: 1 })
+    const [elsewhere, same] = [cut(first, { number: 4 }), cut(first, { number: 1 })]
+    const both = [
+      { number: 1, pieces: [whole(first)] },
+      { number: 4, pieces: [spare(first)] },
+    ]
+    expect(openOf(one, elsewhere)).toMatchObject(both)
+    expect(openOf(one, elsewhere, settle('spare', elsewhere))).toMatchObject(both)
+    expect(openOf(one, elsewhere, settle('struck', elsewhere))).toMatchObject([both[0]])
+    expect(openOf(one, same)).toMatchObject([{ number: 1, pieces: [whole(first)] }])
+    expect(openOf(one, same, settle('spare', same))).toMatchObject([
+      { number: 1, pieces: [whole(first), spare(first)] },
+    ])
+    // no board gives more than it has
+    const others = [cut(second, { number: 1 }), cut(third, { number: 1 })]
+    expect(openOf(one, ...others, same, settle('spare', same))[0]?.pieces).toHaveLength(
+      Math.min(4, Math.floor(96 / (first.cutLength / inches(1) + 0.25))),
+    )
+    // what is left of the second board serves the next pieces
+    expect(openOf(one, elsewhere, cut(second, { number: 4 }))[1]).toMatchObject({
+      number: 4,
+      pieces: [spare(first), whole(second)],
+    })
+  })
+
   test('a tick without a board, or of a piece no list has, opens none', () => {
     expect(openOf(cut(first), cut({ ...first, name: 'Z99' }, { number: 1 }))).toEqual([])
     // left for later is no cut, whatever was said with it

@@ -42,6 +42,25 @@ interface Taken {
   spoiled: boolean
 }
 
+/** What two cuts of one board take between them at most, where the saw is not known: a quarter inch. A guess of ours, no source. */
+const BETWEEN = 6_350_000
+
+/** Whether one more piece of such a length can have come out of a board, beside what it gave. */
+function hasRoom({ length, takes }: { length: Length; takes: readonly Taken[] }, more: Length): boolean {
+  return takes.reduce((sum, take) => sum + take.length + BETWEEN, 0) + more <= length
+}
+
+interface Settled {
+  readonly struck: ReadonlySet<string>
+  readonly spare: ReadonlySet<string>
+}
+
+function settledOf(acts: readonly Act[]): Settled {
+  const of = (kind: 'struck' | 'spare') =>
+    new Set(acts.flatMap((act) => (act.kind === kind ? [act.entry] : [])))
+  return { struck: of('struck'), spare: of('spare') }
+}
+
 /**
  * The boards that pieces were cut from, each with what it gave and what of that was spoiled, by what was ticked; and the pieces that
  * others were cut from.
@@ -54,7 +73,9 @@ function cutFromOf(acts: readonly Act[]): Pick<CutFacts, 'open' | 'used'> {
   )
   const reads = new Map<string, Length | null>()
   const boards = new Map<string, Omit<OpenBoard, 'pieces'> & { takes: Taken[] }>()
-  const last = new Map<string, { take: Taken; of: { takes: Taken[] } }>()
+  const last = new Map<string, { take: Taken; of: { number: number; takes: Taken[] } }>()
+  const settled = settledOf(acts)
+  const spares: { take: Taken; of: { length: Length; takes: Taken[] } }[] = []
   const used = new Map<string, string>()
   for (const act of [...acts].sort((a, b) => a.doneAt - b.doneAt)) {
     if (!('piece' in act)) continue
@@ -62,17 +83,23 @@ function cutFromOf(acts: readonly Act[]): Pick<CutFacts, 'open' | 'used'> {
     if (!piece) continue
     const known = last.get(act.piece)
     if (act.kind === 'readTrue') reads.set(act.piece, act.length)
-    else if ((act.kind === 'pieceCut' || act.kind === 'pieceUp') && act.board && !known) {
+    else if ((act.kind === 'pieceCut' || (act.kind === 'pieceUp' && !known)) && act.board) {
       const { number, length, of = null } = act.board
-      if (of !== null) used.set(act.piece, of)
+      if (of !== null && !known) used.set(act.piece, of)
       if (number === undefined) continue
       const key = `${piece.materialId} ${number}`
       const board = boards.get(key) ?? { materialId: piece.materialId, number, length, of, takes: [] }
-      boards.set(key, board)
       const { cutLength } = lengthNow({ piece, read: reads.get(act.piece) ?? null })
-      const take: Taken = { name: act.piece, piece, length: cutLength, spoiled: false }
+      const take: Taken = { name: act.piece, piece, length: cutLength, spoiled: known !== undefined }
+      // cut twice: the second took its wood too, and is no piece of the wall, unless it was one cut ticked twice
+      if (known && settled.struck.has(act.id)) continue
+      if (known?.of.number === number) {
+        if (settled.spare.has(act.id)) spares.push({ take, of: board })
+        continue
+      }
+      boards.set(key, board)
       board.takes.push(take)
-      last.set(act.piece, { take, of: board })
+      if (!known) last.set(act.piece, { take, of: board })
     } else if (act.kind === 'pieceUncut') {
       used.delete(act.piece)
       if (!known) continue
@@ -83,6 +110,8 @@ function cutFromOf(acts: readonly Act[]): Pick<CutFacts, 'open' | 'used'> {
       last.delete(act.piece)
     }
   }
+  // a spare from the same board as its piece: where that has room for it beside all else it gave
+  for (const { take, of } of spares) if (hasRoom(of, take.length)) of.takes.push(take)
   const open = [...boards.values()].flatMap(({ takes, ...board }) =>
     takes.length === 0
       ? []

@@ -22,7 +22,9 @@ export function actClashes(acts: readonly Act[], within: number): ActClash[] {
   const pieces = new Map<string, Act[]>()
   const cuts = new Map<string, Act>()
   const reads = new Map<string, Extract<Act, { kind: 'builtAt' | 'builtHeight' }>>()
-  const settled = new Set(acts.flatMap((act) => (act.kind === 'struck' ? [act.entry] : [])))
+  const settled = new Set(
+    acts.flatMap((act) => (act.kind === 'struck' || act.kind === 'spare' ? [act.entry] : [])),
+  )
   for (const act of [...acts].sort((a, b) => a.doneAt - b.doneAt)) {
     if (settled.has(act.id)) continue
     if (act.kind === 'builtAt' || act.kind === 'builtHeight') {

@@ -71,7 +71,7 @@ export function adopt(
   sent: ReadonlyMap<string, Body>,
   kept: 'mine' | 'theirs' = 'mine',
 ): Held {
-  return held.map((document) => {
+  const known = held.map((document) => {
     const newest = answer.find(({ id }) => id === document.id)
     const saved = newest?.body ?? sent.get(document.id) ?? document.saved
     if (!newest || saved === null) return document
@@ -79,6 +79,13 @@ export function adopt(
     const next = onTop(sent.get(document.id) ?? document.saved, body, saved, kept)
     return { ...document, revision: newest.revision, saved, body: sameValue(next, body) ? body : next }
   })
+  const more = answer.flatMap(({ id, kind, revision, body }) =>
+    // a photograph that was taken in since the page was opened
+    kind === 'photo' && body !== undefined && !held.some((document) => document.id === id)
+      ? [{ id, kind, revision, saved: body, body }]
+      : [],
+  )
+  return more.length > 0 ? [...known, ...more] : known
 }
 
 function onTop(base: Body | null, mine: Body, theirs: Body, kept: 'mine' | 'theirs'): Body {

@@ -62,6 +62,22 @@ export function othersUnsent(shelf: Shelf | null, who: Doer | null): OthersWaiti
   return countOthers(left.filter(({ id }) => id !== who?.id))
 }
 
+/** What this device holds of a document that has not reached the server, and the page it was changed on, which sends it; null where there is nothing. */
+export function unsentOfDocument(
+  shelf: Shelf | null,
+  documentId: string,
+): { readonly page: string; readonly body: Bodies[DocumentKind] } | null {
+  if (!shelf) return null
+  const all = keysOf(shelf)
+    .filter((key) => key.startsWith(PREFIX))
+    .flatMap((key) => {
+      const [page = ''] = key.slice(PREFIX.length).split(' ')
+      const own = parsed(shelf.getItem(key))?.documents.find(({ id }) => id === documentId)
+      return own ? [{ page, body: own.body }] : []
+    })
+  return all.at(-1) ?? null
+}
+
 /** What that member changed here goes as changed by `who`. */
 export function takeOverUnsent(shelf: Shelf | null, member: string, who: Doer | null): void {
   if (!shelf) return

@@ -11,7 +11,7 @@ import { SCREEN } from '~/drawing/view/palette'
 import { SceneView } from '~/drawing/view/SceneView'
 import { wordingOf } from '~/editor/planOf'
 import { agreeText, choiceCostText, differenceText, figureText, layoutTitle } from '~/messages'
-import { inForce, LIMITS } from '~/model'
+import { inForce, LIMITS, type OptionChange } from '~/model'
 import { Button } from '~/ui/Button'
 import { Fractions } from '~/ui/Fractions'
 import { Alert, Row } from '~/ui/page'
@@ -100,7 +100,8 @@ export interface OptionCardProps {
   readonly scale: number
   readonly chosen: OptionFigures | null
   readonly several: boolean
-  readonly onDo: (intent: 'copy' | 'rename' | 'putAway' | 'choose', name?: string) => void
+  readonly onCopy: () => void
+  readonly onDo: (change: OptionChange) => void
 }
 
 function Drawn({ option, scale }: Pick<OptionCardProps, 'option' | 'scale'>) {
@@ -126,7 +127,7 @@ function Drawn({ option, scale }: Pick<OptionCardProps, 'option' | 'scale'>) {
 }
 
 /** One option: drawn, what it comes to, and what can be done with it. */
-export function OptionCard({ option, path, scale, chosen, several, onDo }: OptionCardProps) {
+export function OptionCard({ option, path, scale, chosen, several, onCopy, onDo }: OptionCardProps) {
   const { name, figures, workpiece, plan, cost } = option
   const w = wordingOf(workpiece)
   const [asked, setAsked] = useState(false)
@@ -135,7 +136,12 @@ export function OptionCard({ option, path, scale, chosen, several, onDo }: Optio
     <Card aria-label={name} data-option={name} $lit={option.worked}>
       <Head>
         <h2>{name}</h2>
-        <Rename what={name} name={name} most={LIMITS.name} onRename={(to) => onDo('rename', to)} />
+        <Rename
+          what={name}
+          name={name}
+          most={LIMITS.name}
+          onRename={(to) => onDo({ kind: 'rename', name: to })}
+        />
       </Head>
       <Standing>
         {option.chosen ? (
@@ -168,16 +174,20 @@ export function OptionCard({ option, path, scale, chosen, several, onDo }: Optio
           {option.chosen ? null : (
             <Button
               $kind={asked ? 'plain' : 'main'}
-              onPress={() => (costly && !asked ? setAsked(true) : onDo('choose'))}
+              onPress={() => (costly && !asked ? setAsked(true) : onDo({ kind: 'choose' }))}
             >
               {asked ? agreeText.chooseAnyway : agreeText.choose(name)}
             </Button>
           )}
-          <Button aria-label={agreeText.copyOf(name)} onPress={() => onDo('copy')}>
+          <Button aria-label={agreeText.copyOf(name)} onPress={onCopy}>
             <CopyPlus size={18} aria-hidden /> {agreeText.copy}
           </Button>
           {option.chosen ? null : (
-            <Button $kind="quiet" aria-label={agreeText.putAway(name)} onPress={() => onDo('putAway')}>
+            <Button
+              $kind="quiet"
+              aria-label={agreeText.archive(name)}
+              onPress={() => onDo({ kind: 'archive' })}
+            >
               <Archive size={18} aria-hidden />
             </Button>
           )}

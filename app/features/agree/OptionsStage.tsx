@@ -3,7 +3,7 @@ import { useFetcher } from 'react-router'
 import { styled } from 'styled-components'
 import { useSize } from '~/drawing/interaction/useSize'
 import { Asked } from '~/editor/Asked'
-import { useWallEditor } from '~/editor/WallEditor'
+import { useChangeOption, useWallEditor } from '~/editor/WallEditor'
 import { agreeText, minutesText } from '~/messages'
 import type { YardAct } from '~/model'
 import { Button } from '~/ui/Button'
@@ -34,6 +34,7 @@ const CARD_SIDES = 58
 export function OptionsStage({ yard }: { readonly yard: readonly YardAct[] }) {
   const { identity, workpiece } = useWallEditor()
   const { options, failed } = useOptions()
+  const changeOption = useChangeOption()
   const fetcher = useFetcher<{ said: string | null }>()
   const box = useRef<HTMLDivElement>(null)
   const size = useSize(box, FIRST_SIZE)
@@ -45,19 +46,9 @@ export function OptionsStage({ yard }: { readonly yard: readonly YardAct[] }) {
     HIGHEST / Math.max(1, survey.height),
   )
   const chosen = options.find((option) => option.chosen) ?? null
-  const away = identity.options.filter(({ putAway, id }) => putAway && id !== identity.option.id)
-  const post = (intent: string, option: string, name = '') =>
-    void fetcher.submit(
-      {
-        intent,
-        option,
-        name,
-        // how it is shown here: another window may have chosen or named meanwhile
-        ...(intent === 'choose' ? { was: identity.options.find((each) => each.chosen)?.id ?? '' } : {}),
-        ...(intent === 'rename' ? { was: identity.options.find(({ id }) => id === option)?.name ?? '' } : {}),
-      },
-      { method: 'post', action: `${identity.wallPath}/choose` },
-    )
+  const away = identity.options.filter(({ archived, id }) => archived && id !== identity.option.id)
+  const copy = (option: string) =>
+    void fetcher.submit({ intent: 'copy', option }, { method: 'post', action: `${identity.wallPath}/choose` })
   return (
     <AgreeFrame title={agreeText.options}>
       <Asked />
@@ -73,17 +64,18 @@ export function OptionsStage({ yard }: { readonly yard: readonly YardAct[] }) {
               scale={scale}
               chosen={chosen?.figures ?? null}
               several={options.length > 1}
-              onDo={(intent, name) => post(intent, option.id, name)}
+              onCopy={() => copy(option.id)}
+              onDo={(change) => changeOption(option.id, change)}
             />
           ))}
         </Cards>
       </div>
       {away.length > 0 ? (
         <Row>
-          <Soft>{agreeText.away(away.length)}</Soft>
+          <Soft>{agreeText.archived(away.length)}</Soft>
           {away.map(({ id, name }) => (
-            <Button key={id} $kind="quiet" onPress={() => post('bringBack', id)}>
-              {agreeText.bringBack(name)}
+            <Button key={id} $kind="quiet" onPress={() => changeOption(id, { kind: 'restore' })}>
+              {agreeText.restore(name)}
             </Button>
           ))}
         </Row>

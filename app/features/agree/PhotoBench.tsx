@@ -11,7 +11,7 @@ import { photoDistanceText, photoFaultText, photoText, placeName } from '~/messa
 import { freshPaint, inForce, type Spot, type WallPhoto } from '~/model'
 import { Button } from '~/ui/Button'
 import { Fractions } from '~/ui/Fractions'
-import { Alert, Row, Soft } from '~/ui/page'
+import { Alert, Row } from '~/ui/page'
 import { Beside, Picture } from './Beside'
 import { PhotoPanel } from './PhotoPanel'
 import { colorAt, savePng } from './photoFile'
@@ -40,7 +40,7 @@ const FIRST_SIZE = { width: 860, height: 560 }
 export function PhotoBench({ photo, url }: { readonly photo: WallPhoto; readonly url: string }) {
   const { plan, workpiece, wording, edit } = useWallEditor()
   const { survey } = workpiece.wall
-  const { marks, change, saving, settle, seen } = usePhoto(photo, url, plan, survey)
+  const { marks, change, seen } = usePhoto(photo, plan, survey)
   const { width, height } = photo
   const drawing = useRef<SVGSVGElement>(null)
   const box = useRef<HTMLDivElement>(null)
@@ -244,16 +244,7 @@ export function PhotoBench({ photo, url }: { readonly photo: WallPhoto; readonly
           </Button>
           {taking ? <Button onPress={() => void addTaken()}>{photoText.addColor}</Button> : null}
           <Button onPress={() => void savePng(drawing.current, url, photo)}>{photoText.save}</Button>
-          <Soft role="status" data-photo-saved={saving}>
-            {saving === 'changed' ? '' : photoText[saving]}
-          </Soft>
         </Row>
-        {saving === 'changed' ? (
-          <Alert role="alert">
-            {photoText.changed} <Button onPress={() => settle('mine')}>{photoText.keepMine}</Button>
-            <Button onPress={() => settle('theirs')}>{photoText.takeTheirs}</Button>
-          </Alert>
-        ) : null}
       </Photograph>
       <PhotoPanel
         marks={saidMarks}

@@ -69,7 +69,7 @@ export function PhotoStage({ photos }: { readonly photos: readonly WallPhoto[] }
               void fetcher.submit({ intent: 'putAway', photo: photo.id }, { method: 'post', action })
             }
           >
-            {photoText.putAway}
+            {photoText.archive}
           </Button>
         ) : null}
         {away && !photos.some(({ id }) => id === away) ? (
@@ -78,7 +78,7 @@ export function PhotoStage({ photos }: { readonly photos: readonly WallPhoto[] }
               void fetcher.submit({ intent: 'bringBack', photo: away }, { method: 'post', action })
             }
           >
-            {photoText.bringBack}
+            {photoText.restore}
           </Button>
         ) : null}
         {fetcher.state !== 'idle' ? <Soft role="status">{photoText.sending}</Soft> : null}

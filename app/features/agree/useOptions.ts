@@ -29,9 +29,9 @@ export function useOptions() {
   const acts = useStore(useOutbox().store, (state) => state.acts)
   const shown = useMemo(
     () =>
-      identity.options.flatMap(({ id, name, chosen, putAway, design }) => {
+      identity.options.flatMap(({ id, name, chosen, archived, design }) => {
         const worked = id === identity.option.id
-        if ((putAway && !worked) || (!design && !worked)) return []
+        if ((archived && !worked) || (!design && !worked)) return []
         const own: Workpiece =
           worked || !design ? workpiece : { ...workpiece, wall: { ...workpiece.wall, design } }
         return [{ id, name, chosen, worked, workpiece: own }]

@@ -1,9 +1,12 @@
-import { useCallback, useEffect, useState } from 'react'
+import { useCallback, useEffect, useRef, useState } from 'react'
 import { useFetcher, useLocation } from 'react-router'
 import { sameValue } from '~/model'
 import { isKept } from '~/offline/kept'
 import { addressOf, failedAt, showing } from './lastShown'
 import { listenToNews } from '~/offline/news'
+
+/** A page that takes longer than this to draw what came is compared all the same. */
+const DRAWN_WITHIN_MS = 5_000
 
 /**
  * What a page shows, kept up with what others save: `loaded` is what it came with. It is brought beside the page, so that what a form of it was
@@ -14,13 +17,22 @@ export function useFresh<T extends object>(loaded: T, inParts = false): readonly
   const address = addressOf(pathname, search)
   const { load, data: brought } = useFetcher<T>({ key: `fresh ${address}` })
   const bring = useCallback(() => load(address), [load, address])
+  const shown = useRef<(() => void) | null>(null)
+  useEffect(() => {
+    shown.current?.()
+    shown.current = null
+  }, [brought])
   useEffect(
     () =>
       listenToNews(
         async () => {
           const before = failedAt(address)
+          const isShown = new Promise<void>((done) => (shown.current = done))
           await bring()
-          return failedAt(address) === before
+          if (failedAt(address) !== before) return false
+          // what came is drawn a moment later: until then the page shows what it had, and must not pass for compared
+          await Promise.race([isShown, new Promise((done) => setTimeout(done, DRAWN_WITHIN_MS))])
+          return true
         },
         { isNew: true, wall: isKept(pathname) ? pathname : null },
       ),

@@ -6,7 +6,7 @@ import { computePlan } from '~/core/computePlan'
 import { photoMap } from '~/core/photo/photoMap'
 import { photoScene } from '~/core/photo/photoScene'
 import { PhotoPlan } from '~/drawing/view/PhotoPlan'
-import { inForce, type WallPhoto } from '~/model'
+import { inForce, type PhotoMarks, type WallPhoto } from '~/model'
 import { ClientDocument, ClosedDocument } from './ClientDocument'
 import type { ClientView, ClientWallView } from './clientView'
 
@@ -54,11 +54,11 @@ export function renderClosed(
 export function photoOverlay(
   { page }: Pick<ClientView, 'page'>,
   wall: ClientWallView,
-  photo: WallPhoto,
+  { photo, marks }: { readonly photo: WallPhoto; readonly marks: PhotoMarks },
   optionId: string,
 ): string | null {
   const option = wall.options.find(({ id }) => id === optionId)
-  const { width, height, marks } = photo
+  const { width, height } = photo
   const found = photoMap({ points: marks.points, lens: marks.lens, width, height })
   if (!option || typeof found === 'string') return null
   const { settings } = page

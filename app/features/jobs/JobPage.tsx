@@ -189,7 +189,7 @@ export function JobPage({ job, newWalls, rename, namesClash, full, onWordsMissin
             <LinkButton href={`/jobs/${job.id}/export`} download={`${job.name}.regla.json`}>
               <Download size={18} aria-hidden /> Save as job file
             </LinkButton>
-            <TakeAlong jobId={job.id} rooms={job.rooms} />
+            <TakeAlong jobId={job.id} />
           </Row>
         </Spread>
         {job.rooms.map((room) => (

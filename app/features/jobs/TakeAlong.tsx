@@ -5,17 +5,15 @@ import { takeAlong, type TakenAlong } from '~/offline/register'
 import { Button } from '~/ui/Button'
 import { Soft } from '~/ui/page'
 
+/** Every page there is of a job, however many walls its own page lists. Throws where the server is away. */
+async function placesAlong(jobId: string) {
+  const answer = await fetch(`/jobs/${jobId}/along`)
+  if (!answer.ok) throw new Error('no answer')
+  return (await answer.json()) as { readonly walls: readonly string[]; readonly pages: readonly string[] }
+}
+
 /** Keeps all of a job on this device, for where there is no network: every stage of its walls, its rooms, its list and its day. */
-export function TakeAlong({
-  jobId,
-  rooms,
-}: {
-  readonly jobId: string
-  readonly rooms: readonly {
-    readonly id: string
-    readonly walls: readonly { readonly id: string; readonly archived: boolean }[]
-  }[]
-}) {
+export function TakeAlong({ jobId }: { readonly jobId: string }) {
   const [so, setSo] = useState<TakenAlong | null>(null)
   const [state, setState] = useState<'idle' | 'going' | 'done' | 'cannot' | 'failed'>('idle')
   const left = useRef(false)
@@ -25,19 +23,11 @@ export function TakeAlong({
       left.current = true
     }
   }, [])
-  const path = `/jobs/${jobId}`
   const take = async () => {
     setState('going')
-    const walls = rooms.flatMap(({ walls: all }) =>
-      all.flatMap(({ id, archived }) => (archived ? [] : [`${path}/walls/${id}`])),
-    )
-    const pages = [
-      path,
-      ...rooms.map(({ id }) => `${path}/rooms/${id}`),
-      `${path}/boards/list`,
-      `${path}/work/today`,
-    ]
-    const came = await takeAlong(walls, pages, setSo, () => left.current).catch(() => 'failed' as const)
+    const came = await placesAlong(jobId)
+      .then(({ walls, pages }) => takeAlong(walls, pages, setSo, () => left.current))
+      .catch(() => 'failed' as const)
     if (left.current) return
     setState(came === null ? 'cannot' : came === 'failed' || came.missing > 0 ? 'failed' : 'done')
   }

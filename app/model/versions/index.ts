@@ -1,7 +1,9 @@
 import type { z } from 'zod'
+import { photoMarksSchema } from '../agree'
 import { storedDesign } from '../design'
 import type { Bodies, DocumentKind } from '../documents'
 import { jobFileSchemaFor, unitsOf } from '../job'
+import { wallOptionsSchema } from '../options'
 import { storedSettings } from '../settings'
 import { storedSurvey } from '../survey'
 import { designFrom1 } from './designFrom1'
@@ -25,7 +27,13 @@ function upgradeBody(kind: DocumentKind, raw: unknown): unknown {
   return kind === 'design' ? upgrade(raw, DESIGN_STEPS) : raw
 }
 
-const SCHEMAS = { survey: storedSurvey, design: storedDesign, settings: storedSettings } as const
+const SCHEMAS = {
+  survey: storedSurvey,
+  design: storedDesign,
+  options: /*@__PURE__*/ wallOptionsSchema(),
+  photo: /*@__PURE__*/ photoMarksSchema(),
+  settings: storedSettings,
+} as const
 
 /** A body of any version, as it is now. For what comes from outside; the problems are Zod's. */
 export function parseBody<K extends DocumentKind>(kind: K, raw: unknown): z.ZodSafeParseResult<Bodies[K]> {

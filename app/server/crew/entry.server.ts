@@ -8,14 +8,14 @@ import { memberOf, SESSION_DAYS } from './sessions.server'
 /** Who asked; null on the machine itself, where nobody signs in. */
 export const memberContext = createContext<Member | null>(null)
 
-/** Whether this address has tried to come in too often. */
-export const triesContext = createContext(false)
+/** The address a request came from. */
+export const addressContext = createContext('')
 
 /** Pages for whoever is not in yet. */
 const OPEN = new Set(['/sign-in', '/healthz'])
 const CLIENT_PAGE = /^\/c\/[\w-]+(\/photo\/[\w-]+)?$/
 /** What scripts of a page post: answered with a status they understand instead of another page. */
-const POSTED_BY_SCRIPTS = /\/(document|acts|history|readings|marks)$/
+const POSTED_BY_SCRIPTS = /\/(document|acts|history|readings)$/
 
 const cookie = () => {
   const { secure } = network()

@@ -19,7 +19,7 @@ export const options = sqliteTable(
   (table) => [index('options_by_wall').on(table.wallId), index('options_by_design').on(table.designId)],
 )
 
-/** Photographs of a wall as they are kept: turned, without the place they were taken at. */
+/** Photographs of a wall as they are kept: turned, without the place they were taken at. What is put on one is a document. */
 export const photos = sqliteTable(
   'photos',
   {
@@ -31,9 +31,6 @@ export const photos = sqliteTable(
     width: integer('width').notNull(),
     height: integer('height').notNull(),
     bytes: blob('bytes', { mode: 'buffer' }).notNull(),
-    /** Points, light and what is cut out; counted up with every save. */
-    marks: text('marks').notNull(),
-    revision: integer('revision').notNull(),
     createdAt: integer('created_at').notNull(),
     putAwayAt: integer('put_away_at'),
   },

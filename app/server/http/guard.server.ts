@@ -10,7 +10,7 @@ export interface GuardOptions {
 }
 
 /** Where something in JSON is posted. All else that changes something is a form. */
-const JSON_PATHS = /\/(document|acts|history|readings|saws|marks|log-photos)$/
+const JSON_PATHS = /\/(document|acts|history|readings|saws|log-photos)$/
 const FORMS = ['application/x-www-form-urlencoded', 'multipart/form-data']
 /** Forms that may bring a whole job file. */
 const FILE_PATHS = new Set(['/', '/_.data', '/_root.data'])
@@ -22,7 +22,7 @@ const READS = ['GET', 'HEAD']
 
 /** Why a request is not let through: the status, and what to say. */
 export interface Refusal {
-  readonly status: 400 | 403 | 405 | 411 | 413 | 415 | 421
+  readonly status: 400 | 403 | 404 | 405 | 411 | 413 | 415 | 421
   readonly text: string
 }
 
@@ -40,6 +40,24 @@ function isForeign(request: Pick<Request, 'headers'>, { origins }: GuardOptions)
   return ![`http://${host}`, `https://${host}`, ...origins].includes(origin)
 }
 
+/**
+ * What is wrong with a path: 400 where a router could read another one in it (dots, doubled slashes, backslashes, in the clear or
+ * written as %2e), 404 where it holds what no address has: bytes that are no text, or control characters. Null where nothing is.
+ */
+function oddPath(url: string): 400 | 404 | null {
+  const [path = ''] = url.split(/[?#]/)
+  let plain: string
+  try {
+    plain = decodeURIComponent(path)
+  } catch {
+    return 404
+  }
+  // eslint-disable-next-line no-control-regex -- these are what is looked for
+  if (/[\u0000-\u001f\u007f]/.test(plain)) return 404
+  if (!plain.startsWith('/') || plain.includes('\\') || plain.includes('//')) return 400
+  return plain.split('/').some((part) => part === '.' || part === '..') ? 400 : null
+}
+
 /** Looks at a request before anything reads it. Null lets it through. */
 export function refusalOf(
   request: Pick<Request, 'method' | 'headers' | 'path' | 'url'>,
@@ -47,6 +65,8 @@ export function refusalOf(
 ): Refusal | null {
   const host = hostOf(request.headers.host)
   if (host === null || !options.hosts.includes(host)) return { status: 421, text: guardText.host }
+  const oddity = oddPath(request.url)
+  if (oddity) return { status: oddity, text: guardText.path }
   if (READS.includes(request.method)) return null
   if (request.method !== 'POST') return { status: 405, text: guardText.method }
   if (isForeign(request, options)) return { status: 403, text: guardText.foreign }

@@ -1,19 +1,24 @@
 import { createServer, request, type Server } from 'node:http'
 
-/** A link between a browser and a server that takes its time: each request waits `delay` milliseconds before it goes on. */
+/**
+ * A link between a browser and a server: each request waits `delay` milliseconds before it goes on; what `drops` is lost on the way. What it goes
+ * to may change, as when a server comes back at another port.
+ */
 export class SlowLink {
   delay = 0
+  drops: RegExp | null = null
   readonly url: string
   readonly #server: Server
 
   constructor(
     readonly port: number,
-    readonly to: number,
+    public to: number,
   ) {
     this.url = `http://127.0.0.1:${port}`
     this.#server = createServer((asked, answer) => {
       setTimeout(() => {
         const { method, url: path, headers } = asked
+        if (this.drops?.test(`${method} ${path}`)) return void answer.destroy()
         const passed = request({ port: this.to, host: '127.0.0.1', method, path, headers }, (given) => {
           answer.writeHead(given.statusCode ?? 502, given.headers)
           given.pipe(answer)
