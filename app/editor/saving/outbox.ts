@@ -43,7 +43,7 @@ export interface OutboxWorld<Of extends AnyAct = Act> {
 const CLOCK_SLACK_MS = 60_000
 
 /** So long until a queue that somebody else empties is looked at again. */
-const BUSY_MS = 300
+export const BUSY_MS = 300
 
 function isAct<Of extends AnyAct>(value: unknown): value is Of {
   const { id, kind } = (value ?? {}) as Partial<Record<keyof AnyAct, unknown>>
@@ -95,6 +95,8 @@ export function createOutbox<Of extends AnyAct = Act>(
   const loose: Of[] = []
   let timer: ReturnType<typeof setTimeout> | null = null
   let draining: Promise<void> | null = null
+  /** Whether a page shows it: one that was left tries no more, the queue is sent by whichever page is open. */
+  let isOpen = false
   let failures = 0
   let last = Math.max(0, ...known.map((act) => Number((act as { doneAt?: number }).doneAt ?? 0)))
 
@@ -113,6 +115,11 @@ export function createOutbox<Of extends AnyAct = Act>(
       loose.splice(0, bundle.length)
     }
   }
+  /** One next try, however many acts asked for it. */
+  const later = (ms: number) => {
+    if (timer) clearTimeout(timer)
+    timer = setTimeout(sendAll, ms)
+  }
   const drain = async () => {
     const result = await queue.drain(send).catch(() => 'away' as const)
     const isSent =
@@ -122,9 +129,11 @@ export function createOutbox<Of extends AnyAct = Act>(
         () => false,
       ))
     await show().catch(() => undefined)
+    // what the browser has no room for is known here alone
+    if (!isOpen && loose.length === 0) return
     // another part of this browser is sending: what it sent is seen as soon as it is through
-    if (result === 'busy') timer = setTimeout(sendAll, BUSY_MS)
-    else if (!isSent) timer = setTimeout(sendAll, RETRY_MS[Math.min(failures++, RETRY_MS.length - 1)])
+    if (result === 'busy') later(BUSY_MS)
+    else if (!isSent) later(RETRY_MS[Math.min(failures++, RETRY_MS.length - 1)] ?? BUSY_MS)
     else failures = 0
   }
   /** One after the other: what was recorded while another was sent goes with the next. */
@@ -181,17 +190,19 @@ export function createOutbox<Of extends AnyAct = Act>(
         const here = together(together(sent as Of[], waiting as Of[]), loose)
         // what the page has from the server stands as it is there
         setState({ acts: together(here, getState().acts).sort(byTime) })
-        sendAll()
+        if (isOpen) sendAll()
       }
+      isOpen = true
       void begin()
       const soon = () => sendAll()
       const shown = () => document.visibilityState === 'visible' && sendAll()
       window.addEventListener('online', soon)
       if (typeof document !== 'undefined') document.addEventListener('visibilitychange', shown)
       return () => {
+        isOpen = false
         window.removeEventListener('online', soon)
         if (typeof document !== 'undefined') document.removeEventListener('visibilitychange', shown)
-        if (timer) clearTimeout(timer)
+        if (timer && loose.length === 0) clearTimeout(timer)
       }
     },
   }
