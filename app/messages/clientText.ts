@@ -42,13 +42,13 @@ export const clientText = {
   answered: (text: string) => (text === '' ? 'done' : `answered: ${text}`),
   signed: (name: string, when: string) => `Signed by ${name}, ${when}`,
   fingerprint: (text: string) => `fingerprint of the copy ${text.slice(0, 16)}…`,
-  broken: 'The copy that was signed is not what it was: its fingerprint does not fit any more.',
+  broken: 'Warning: the signed copy has been altered since it was signed.',
   same: 'The wall is as it was signed.',
   differs: (wall: string, difference: SignedDifference) => `${wall} ${differsText(difference)}`,
   asks: (text: string, where: string | null) =>
     `The client asks${where === null ? '' : ` at ${where}`}: ${text}`,
   toClient: 'Answer on the client’s page',
-  full: 'There are as many remarks on this page as it takes.',
+  full: 'This page is full of remarks. Answer some to make room.',
 } as const
 
 /** How a wall differs from what was signed. */
@@ -60,10 +60,30 @@ export function differsText({ option, parts }: SignedDifference): string {
   return `differs from what was signed: ${what.join('; ')}.`
 }
 
+/** The parts of a client's page that can change while it is read. */
+export type ShownKind =
+  'page' | 'wall' | 'choice' | 'remarks' | 'drawing' | 'colors' | 'price' | 'hours' | 'photo'
+
+const KIND_NAMES: Readonly<Record<ShownKind, string>> = {
+  page: 'the heading or the list of walls',
+  wall: 'the name, the size or what you can choose',
+  choice: 'the choice',
+  remarks: 'the remarks',
+  drawing: 'the drawing',
+  colors: 'the colors',
+  price: 'the price',
+  hours: 'the hours',
+  photo: 'the photo',
+}
+
+function kindsText(kinds: readonly ShownKind[]): string {
+  return listed(kinds.map((kind) => KIND_NAMES[kind]))
+}
+
 /** What the client reads. */
 export const pageText = {
   for: (client: string) => (client === '' ? '' : `For ${client}`),
-  look: 'Look, pick, write what you would have otherwise, and sign when it is right.',
+  look: 'Look it over, choose, tell us what to change, and sign when it’s right.',
   options: 'Options',
   pick: (wall: string) => `Your choice for ${wall}`,
   picked: 'your choice so far',
@@ -78,8 +98,8 @@ export const pageText = {
   drawing: (wall: string, option: string, title: string) => `${wall}, ${option}: ${title}`,
   remark: 'Write a remark',
   remarkOn: (wall: string) => `Remark on ${wall}`,
-  remarkText: 'What would you have otherwise?',
-  remarkHint: 'Press the drawing first to say where; without that it is of the whole wall.',
+  remarkText: 'What would you change?',
+  remarkHint: 'Tap the drawing first to show where. Otherwise it is about the whole wall.',
   remarkAt: (where: string) => `at ${where}`,
   send: 'Send it',
   sent: 'Your remark is kept. You are told here when it is done.',
@@ -88,13 +108,18 @@ export const pageText = {
   answered: (text: string) => (text === '' ? 'done' : `answer: ${text}`),
   sign: 'Sign',
   signHelp:
-    'Type your name and sign what you picked. The drawings, the measures and the prices of today are kept with it, unchanged.',
+    'Type your name and sign. Today’s drawings, photos, sizes and prices are kept with your signature, unchanged.',
   name: 'Your name',
   line: 'Your signature, if you like: draw it here',
   clear: 'Clear the line',
-  signIt: 'Sign what I picked',
+  signIt: 'Sign my choice',
   signed: (name: string, when: string) => `Signed by ${name} on ${when}. It is shown as it was signed.`,
   fingerprint: (text: string) => `Fingerprint of the signed copy (SHA-256): ${text}`,
+  place: (wall: string | null, option: string | null) =>
+    [wall, option].filter((each) => each !== null).join(', ') || 'A wall or an option',
+  changedHere: (kinds: readonly ShownKind[]) => `Changed since you opened this page: ${kindsText(kinds)}.`,
+  changedAt: (where: string, kinds: readonly ShownKind[]) =>
+    where === '' ? `The page: ${kindsText(kinds)}` : `${where}: ${kindsText(kinds)}`,
   over: 'This page is closed',
   overHelp: 'The link has ended or has run out. Ask whoever sent it for a new one.',
   unknown: 'There is no such page',
@@ -109,7 +134,11 @@ export const pageText = {
     already: (name: string, when: string) =>
       `It was signed already, by ${name} on ${when}. Nothing was signed twice.`,
     remark: 'Write a word or two first.',
+    changed: 'Nothing was signed. This page changed since you opened it. Read what changed, then sign.',
+    stale: 'Nothing was signed. This page was updated since you opened it. Read it again, then sign.',
+    unsent: (wall: string) =>
+      `Nothing was signed. You wrote a remark on ${wall} that is not sent. Send it or delete it, then sign.`,
     notOffered: 'This page does not offer that. Nothing was changed: choose from what it shows.',
-    full: 'There is no room for more remarks on this page.',
+    full: 'This page is full of remarks. Ask whoever sent the link to answer them first.',
   },
 } as const

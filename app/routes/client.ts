@@ -1,8 +1,8 @@
 import { randomBytes } from 'node:crypto'
 import archivo from '@fontsource-variable/archivo/files/archivo-latin-wght-normal.woff2?url'
 import type { Route } from './+types/client'
-import type { ClientView } from '~/features/client/clientView'
-import { dayText } from '~/features/client/clientView'
+import { remarkOf, typedInto, writtenInto } from '~/features/client/clientForm'
+import { type ClientView, dayText, NOTHING_TYPED, type Typed } from '~/features/client/clientView'
 import { renderClientPage, renderClosed } from '~/features/client/renderClient'
 import { pageText } from '~/messages'
 import { clientScript } from '~/server/clientScript.server'
@@ -10,9 +10,7 @@ import { recordClientAct } from '~/server/clientLinks.server'
 import { type ClientPage, openLink } from '~/server/clientPage.server'
 import { onDatabase } from '~/server/database.server'
 import { formOf, textOf } from '~/server/forms.server'
-import { sign, type SignProblem } from '~/server/signatures.server'
-
-const USES = ['trim', 'field', 'above', 'plates'] as const
+import { type PageProblem, photoDigest, readPage, signPage, ticksOf } from './clientRead'
 
 function answer(html: string, nonce: string, status = 200): Response {
   return new Response(html, {
@@ -43,29 +41,41 @@ function closed(kind: 'over' | 'unknown', kept = ''): Response {
   return answer(renderClosed({ title, text, kept, font: archivo }, nonce), nonce, kind === 'over' ? 410 : 404)
 }
 
-type Said = Pick<ClientView, 'said'> & Partial<Pick<ClientView, 'typed'>>
-const NOTHING_TYPED = { name: '', remark: '', wall: '' }
+type Said = Pick<ClientView, 'said'> & Partial<Pick<ClientView, 'typed' | 'changed'>>
 
-function shown(page: ClientPage, { said, typed = NOTHING_TYPED }: Said, status = 200): Response {
+function shown(
+  page: ClientPage,
+  { said, typed = NOTHING_TYPED, changed = [] }: Said,
+  status = 200,
+): Response {
   const nonce = randomBytes(16).toString('base64')
-  return answer(renderClientPage({ page, said, typed, font: archivo }, nonce, clientScript()), nonce, status)
+  const read = readPage(page)
+  const view: ClientView = {
+    page,
+    shown: read.shown,
+    digests: read.digests,
+    photoUrl: (wallId, optionId, photoId) =>
+      `/c/${page.link.token}/photo/${photoId}?option=${optionId}&as=${photoDigest(read, wallId, optionId) ?? ''}`,
+    said,
+    typed,
+    changed,
+    font: archivo,
+  }
+  return answer(renderClientPage(view, nonce, clientScript()), nonce, status)
 }
-
-const SAID: Readonly<Record<string, string>> = { kept: pageText.kept, sent: pageText.sent }
 
 /** A client's page, whole as it is: no part of the editor comes with it. */
-export function loader({ params, request }: Route.LoaderArgs) {
+export function loader({ params }: Route.LoaderArgs) {
   const opened = onDatabase((db) => openLink(db, params.token, Date.now()))
-  if (opened.kind !== 'open') return closed(opened.kind)
-  const text = SAID[new URL(request.url).searchParams.get('said') ?? '']
-  return shown(opened.page, { said: text === undefined ? null : { text, bad: false } })
+  return opened.kind === 'open' ? shown(opened.page, { said: null }) : closed(opened.kind)
 }
 
-function problemText(problem: SignProblem): string {
+function problemText(problem: PageProblem): string {
   const { problems } = pageText
   switch (problem.code) {
     case 'notPicked':
-      return problems.notPicked(problem.wall)
+    case 'unsent':
+      return problems[problem.code](problem.wall)
     case 'already':
       return problems.already(problem.name, dayText(problem.signedAt))
     default:
@@ -73,64 +83,46 @@ function problemText(problem: SignProblem): string {
   }
 }
 
-function lineOf(text: string): unknown {
-  if (text === '') return []
-  try {
-    return JSON.parse(text)
-  } catch {
-    return null
-  }
-}
-
-/** POST: the client picks, writes a remark, or signs. */
+/** POST: the client picks, writes a remark, or signs. All that is typed and not kept comes back with the page. */
 export async function action({ params, request }: Route.ActionArgs) {
   const form = await formOf(request)
-  const of = (name: string) => textOf(form, name)
-  const [intent, wall, remark, name] = [of('intent'), of('wall'), of('text'), of('name')]
   const now = Date.now()
   const opened = onDatabase((db) => openLink(db, params.token, now))
-  if (opened.kind !== 'open') return closed(opened.kind, remark || name)
+  if (opened.kind !== 'open') return closed(opened.kind, writtenInto(form))
   const { page } = opened
   const { link } = page
-  const typed = { name, remark, wall }
+  const typed = typedInto(form, page)
   const bad = (text: string, status = 422) => shown(page, { said: { text, bad: true }, typed }, status)
-  const back = (said: string) =>
-    new Response(null, { status: 303, headers: { location: `/c/${link.token}${said}` } })
   if (page.signed)
     return bad(problemText({ code: 'already', name: page.signed.name, signedAt: page.signed.signedAt }), 409)
   const record = (act: object) => onDatabase((db) => recordClientAct(db, link, act, now))
-  if (intent === 'choose') {
-    const option = of('option')
-    const picked = Object.hasOwn(page.picks, wall) ? page.picks[wall] : undefined
-    const colors = USES.flatMap((use) => {
-      const paint = of(`color-${use}`)
-      return paint === '' || paint === picked?.colors[use] ? [] : [{ kind: 'color', wall, use, paint }]
-    })
-    const acts = [...(option === '' ? [] : [{ kind: 'picked', wall, option }]), ...colors]
-    const kept = acts.map(record)
-    if (kept.includes('full')) return bad(pageText.problems.full)
+  /** The page as it is after something was kept, with the rest of what was typed. */
+  const anew = (said: Said, rest: Typed, status = 200) => {
+    const now = onDatabase((db) => openLink(db, link.token, Date.now()))
+    return now.kind === 'open' ? shown(now.page, { ...said, typed: rest }, status) : closed(now.kind)
+  }
+  const [does, wall = ''] = textOf(form, 'do').split(/-(.*)/)
+  if (does === 'keep') {
+    const kept = ticksOf(page, typed).map(record)
     if (kept.includes('unread')) return bad(pageText.problems.notOffered)
-    return back('?said=kept#said')
+    return anew({ said: { text: pageText.kept, bad: false } }, { ...typed, ticks: new Map() })
   }
-  if (intent === 'remark') {
-    if (remark.trim() === '') return bad(pageText.problems.remark)
-    const [x, y] = [Number(of('x')), Number(of('y'))]
-    const placed = of('x') !== '' && of('y') !== '' && Number.isSafeInteger(x) && Number.isSafeInteger(y)
-    const option = of('option')
-    const kept = record({
-      kind: 'remark',
-      wall,
-      option: option === '' ? null : option,
-      at: placed ? { x, y } : null,
-      text: remark.slice(0, 400),
-    })
+  if (does === 'remark') {
+    const remark = typed.remarks.get(wall)
+    if (!remark) return bad(pageText.problems.notOffered)
+    if (remark.text.trim() === '') return bad(pageText.problems.remark)
+    const kept = record(remarkOf(wall, remark))
     if (kept !== 'kept') return bad(kept === 'full' ? pageText.problems.full : pageText.problems.notOffered)
-    return back('?said=sent#said')
+    const remarks = new Map([...typed.remarks].filter(([id]) => id !== wall))
+    return anew({ said: { text: pageText.sent, bad: false } }, { ...typed, remarks })
   }
-  if (intent === 'sign') {
-    const done = onDatabase((db) => sign(db, link, name, lineOf(of('line')), now))
-    if (!done.ok) return bad(problemText(done.problem), done.problem.code === 'already' ? 409 : 422)
-    return back('')
+  if (does === 'sign') {
+    const done = await signPage(onDatabase, page, { typed, posted: textOf(form, 'shown') }, now)
+    if (done.ok) return new Response(null, { status: 303, headers: { location: `/c/${link.token}` } })
+    const { problem } = done
+    const said = { text: problemText(problem), bad: true }
+    const changed = problem.code === 'changed' ? problem.parts : []
+    return anew({ said, changed }, typed, problem.code === 'already' || changed.length > 0 ? 409 : 422)
   }
   return bad(pageText.problems.unread, 400)
 }

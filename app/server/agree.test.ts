@@ -183,28 +183,23 @@ describe('a client’s link', () => {
   test('it is signed once, by a name; what was signed stands as it was, and a later change is told by name', async () => {
     const at = await linked()
     const { db, jobId, ids, other, link } = at
-    expect(sign(db, link, '  ', [], 9)).toMatchObject({ problem: { code: 'noName' } })
-    expect(sign(db, link, 'N. Odell', [[[2, 0]]], 9)).toMatchObject({ problem: { code: 'line' } })
-    expect(sign(db, link, 'N. Odell', [], 9)).toMatchObject({
+    const by = (name: string, line: unknown = []) => sign(db, link, { name, line, ticks: [] }, 9)
+    expect(by('  ')).toMatchObject({ problem: { code: 'noName' } })
+    expect(by('N. Odell', [[[2, 0]]])).toMatchObject({ problem: { code: 'line' } })
+    expect(by('N. Odell')).toMatchObject({
       problem: { code: 'notPicked', wall: 'North wall' },
     })
     recordClientAct(db, link, { kind: 'picked', wall: ids.wallId, option: other }, 8)
     expect(
-      sign(
-        db,
-        link,
-        ' N. Odell ',
+      by(' N. Odell ', [
         [
-          [
-            [0.1, 0.2],
-            [0.3, 0.4],
-          ],
+          [0.1, 0.2],
+          [0.3, 0.4],
         ],
-        9,
-      ),
+      ]),
     ).toEqual({ ok: true })
     // two at once: the second is told who was first
-    expect(sign(db, link, 'P. Odell', [], 10)).toMatchObject({
+    expect(by('P. Odell')).toMatchObject({
       problem: { code: 'already', name: 'N. Odell' },
     })
     changeOption(db, ids, other, { kind: 'choose' })

@@ -55,7 +55,7 @@ test('a wall is drawn, priced and signed with what its rails meet in the corners
       [0.3, 0.4],
     ],
   ]
-  expect(sign(db, link, 'N. Odell', line, 9)).toEqual({ ok: true })
+  expect(sign(db, link, { name: 'N. Odell', line, ticks: [] }, 9)).toEqual({ ok: true })
   const signed = client().met
   // the wall beside it is changed: what was signed stays as it was
   await wallWindow(db, next).change('design', () => asFirst)

@@ -143,12 +143,16 @@ export function recordClientAct(
   const act = read.data
   return inTransaction(db, (tx): Recorded => {
     if (!isOffered(tx, link, act)) return 'unread'
+    const body = JSON.stringify(act)
+    // a page that is loaded again sends its remark again
+    const same = and(eq(clientActs.linkId, link.id), eq(clientActs.kind, 'remark'), eq(clientActs.body, body))
+    if (act.kind === 'remark' && tx.select({ id: clientActs.id }).from(clientActs).where(same).get())
+      return 'kept'
     const remarks = and(eq(clientActs.linkId, link.id), eq(clientActs.kind, 'remark'))
     const held = tx.select({ all: count() }).from(clientActs).where(remarks).get()
     // picks and colors take the place of earlier ones, and answers are to remarks that are there: none of them runs out of room
     if (act.kind === 'remark' && (held?.all ?? 0) >= LIMITS.remarks) return 'full'
     replaced(tx, link, act)
-    const body = JSON.stringify(act)
     tx.insert(clientActs)
       .values({ id: newId(), linkId: link.id, kind: act.kind, body, member, doneAt: now })
       .run()

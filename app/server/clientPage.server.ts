@@ -1,6 +1,13 @@
 import sharp from 'sharp'
 import { pickOf, remarksOf } from '~/core/agree/clientWord'
-import type { BesideWall, DesignDocument, Settings, Survey } from '~/model'
+import {
+  type BesideWall,
+  type DesignDocument,
+  NO_MARKS,
+  type PhotoMarks,
+  type Settings,
+  type Survey,
+} from '~/model'
 import { type ClientLink, actsOfLink, isOpen, linkOfToken } from './clientLinks.server'
 import { pacedSettings } from './crewLog.server'
 import type { Database } from './db/database.server'
@@ -28,7 +35,15 @@ export interface ShownWall {
   readonly survey: Survey
   readonly options: readonly ShownOption[]
   /** The last photograph with points enough; null where there is none or it is not shown. */
-  readonly photo: { readonly id: string; readonly width: number; readonly height: number } | null
+  readonly photo: ShownPhoto | null
+}
+
+/** A photograph as the page shows it: with the marks that put a layout on it, or as it was signed. */
+export interface ShownPhoto {
+  readonly id: string
+  readonly width: number
+  readonly height: number
+  readonly marks: PhotoMarks
 }
 
 /** All that a client's page shows. */
@@ -58,18 +73,23 @@ function pageOf(db: Database, link: ClientLink): ClientPage | null {
   const rows = new Map(wallsOfJob(db, link.jobId).map((row) => [row.id, row]))
   const shows = new Set(link.body.parts)
   const photoOf = (wallId: string): ShownWall['photo'] => {
-    const last = photosOf(db, wallId).findLast((photo) => marksOf(db, photo).points.length >= 4)
-    return shows.has('photo') && last ? { id: last.id, width: last.width, height: last.height } : null
+    if (!shows.has('photo')) return null
+    const all = photosOf(db, wallId).map((photo) => ({ ...photo, marks: marksOf(db, photo) }))
+    const last = all.findLast(({ marks }) => marks.points.length >= 4)
+    return last ? { id: last.id, width: last.width, height: last.height, marks: last.marks } : null
   }
   const walls = signed
-    ? signed.body.walls.map(({ wallId, wall, optionId, option, survey, design, beside }): ShownWall => ({
-        id: wallId,
-        name: wall,
-        survey,
-        // what was signed before corners were looked at was drawn without
-        options: [{ id: optionId, name: option, design, beside: beside ?? {} }],
-        photo: photoOf(wallId),
-      }))
+    ? signed.body.walls.map(
+        ({ wallId, wall, optionId, option, survey, design, beside, picture }): ShownWall => ({
+          id: wallId,
+          name: wall,
+          survey,
+          // what was signed before corners were looked at was drawn without
+          options: [{ id: optionId, name: option, design, beside: beside ?? {} }],
+          // what was signed before photographs were kept with it shows the wall's own
+          photo: picture === undefined ? photoOf(wallId) : picture && { ...picture, marks: NO_MARKS },
+        }),
+      )
     : link.body.walls.flatMap(({ wallId, options }): ShownWall[] => {
         const row = rows.get(wallId)
         const survey = row && readableDocument(db, 'survey', row.surveyId)?.body
@@ -104,12 +124,11 @@ export function openLink(db: Database, token: string, now: number): Opened {
   return page ? { kind: 'open', page } : { kind: 'unknown' }
 }
 
-/** A photograph that a client's page shows, with what is put on it; null where the page does not show it. */
-export function shownPhoto(db: Database, { walls }: ClientPage, photoId: string) {
+/** The pixels of a photograph that a client's page shows; null where the page does not show it. */
+export function shownBytes(db: Database, { walls }: Pick<ClientPage, 'walls'>, photoId: string) {
   const wall = walls.find(({ photo }) => photo?.id === photoId)
-  const photo = wall && photosOf(db, wall.id).find(({ id }) => id === photoId)
   const bytes = wall && photoBytes(db, wall.id, photoId)
-  return wall && photo && bytes ? { wall, photo, bytes, marks: marksOf(db, photo) } : null
+  return wall?.photo && bytes ? { wall, photo: wall.photo, bytes } : null
 }
 
 /** How wide a client's picture is at most, in pixels. */

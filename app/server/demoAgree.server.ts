@@ -61,5 +61,5 @@ function askClient(db: Database, jobId: string, wallId: string): void {
     90,
     now - 1,
   )
-  sign(db, signed, 'R. Halvorsen-Pike', DRAWN, now)
+  sign(db, signed, { name: 'R. Halvorsen-Pike', line: DRAWN, ticks: [] }, now)
 }

@@ -141,11 +141,11 @@ test('two options and three colors, on a photograph; a link on a phone: remark, 
   expect(await phone.content()).not.toMatch(/\/jobs\//)
   expect(await phone.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
   await phone.getByRole('img', { name: /Easel wall, Grid/ }).tap()
-  await phone.getByLabel('What would you have otherwise?').fill('Could it stop lower?')
+  await phone.getByLabel('What would you change?').fill('Could it stop lower?')
   await phone.getByRole('button', { name: 'Send it' }).tap()
   await expect(phone.getByText('Could it stop lower?')).toBeVisible()
   await phone.getByLabel('Your name').fill('M. Larchwood')
-  await phone.getByRole('button', { name: 'Sign what I picked' }).tap()
+  await phone.getByRole('button', { name: 'Sign my choice' }).tap()
   await expect(phone.getByRole('alert')).toContainText('Pick an option for Easel wall first')
   await expect(phone.getByLabel('Your name')).toHaveValue('M. Larchwood')
   await phone.getByRole('radio', { name: 'Grid' }).check()
@@ -153,7 +153,8 @@ test('two options and three colors, on a photograph; a link on a phone: remark, 
   await phone.getByRole('button', { name: 'Keep my choice' }).tap()
   await expect(phone.getByRole('status')).toContainText('Your choice is kept')
   await expectAccessible(phone)
-  await phone.getByLabel('Your name').fill('M. Larchwood')
+  // what was typed came back with the page
+  await expect(phone.getByLabel('Your name')).toHaveValue('M. Larchwood')
   const canvas = await phone.locator('canvas').boundingBox()
   if (!canvas) throw new Error('no canvas')
   await phone.locator('canvas').scrollIntoViewIfNeeded()
@@ -162,7 +163,7 @@ test('two options and three colors, on a photograph; a link on a phone: remark, 
   await phone.mouse.down()
   await phone.mouse.move(line.x + 200, line.y + 40, { steps: 6 })
   await phone.mouse.up()
-  await phone.getByRole('button', { name: 'Sign what I picked' }).tap()
+  await phone.getByRole('button', { name: 'Sign my choice' }).tap()
   await expect(phone.getByText(/^Signed by M\. Larchwood on/)).toBeVisible()
   await expect(phone.locator('polyline')).not.toHaveCount(0)
   await expectAccessible(phone)
@@ -207,7 +208,7 @@ test('two options and three colors, on a photograph; a link on a phone: remark, 
   expect((await phone.reload())?.status()).toBe(410)
   await expect(phone.getByRole('heading', { name: 'This page is closed' })).toBeVisible()
   const late = await phone.request.post(link, {
-    form: { intent: 'remark', wall: 'x', text: 'too late, but kept' },
+    form: { do: 'remark-x', 'text-x': 'too late, but kept' },
   })
   expect(late.status()).toBe(410)
   expect(await late.text()).toContain('too late, but kept')

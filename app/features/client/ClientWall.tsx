@@ -1,29 +1,13 @@
 import { styled } from 'styled-components'
-import { inPickedColors } from '~/core/agree/clientWord'
-import { optionFigures } from '~/core/agree/optionFigures'
-import { colorsOf } from '~/core/agree/wallColors'
-import { computePlan } from '~/core/computePlan'
-import { stripNames } from '~/core/layout/stripNames'
-import { buildScene } from '~/core/scene/buildScene'
 import { fitFrame } from '~/drawing/view/frame'
 import { paintedPalette } from '~/drawing/view/painted'
 import { SceneView } from '~/drawing/view/SceneView'
-import {
-  figureText,
-  layoutTitle,
-  money,
-  pageText,
-  say,
-  sayWithUnit,
-  thingNames,
-  USE_NAMES,
-  type Wording,
-  wallSizeText,
-} from '~/messages'
-import { inForce, LIMITS, PAINT_USES, type Workpiece } from '~/model'
+import { pageText, say, sayWithUnit, USE_NAMES, wallSizeText } from '~/messages'
+import { LIMITS } from '~/model'
 import { Fractions } from '~/ui/Fractions'
-import { Field, Part, PLAIN, PLAIN_PALETTE, Press, Quiet } from './clientLook'
+import { ChangedBand, Field, Part, PLAIN, PLAIN_PALETTE, Press, Quiet } from './clientLook'
 import type { ClientView, ClientWallView } from './clientView'
+import { offeredPaints, optionKey, pageWording } from './shown'
 
 const Option = styled.article<{ $picked: boolean }>`
   display: grid;
@@ -57,7 +41,7 @@ const Radios = styled.fieldset`
     height: 24px;
   }
 `
-const Form = styled.form`
+const Asked = styled.div`
   display: grid;
   gap: 14px;
 `
@@ -72,15 +56,12 @@ const Swatch = styled.span`
 const NOTHING: ReadonlySet<string> = new Set()
 const WIDE = 800
 
-function wordingFor({ wall, settings }: Workpiece, plan: ReturnType<typeof computePlan>): Wording {
-  const { units, tape, materials, currency } = settings
-  return {
-    format: { units, tape },
-    materials,
-    currency,
-    strips: stripNames(plan.layout),
-    things: thingNames(wall.survey.things),
-  }
+/** What changed of a part of the page since it was read. */
+function Changed({ view, of }: { view: ClientView; of: (part: ClientView['changed'][number]) => boolean }) {
+  const kinds = [...new Set(view.changed.filter(of).map(({ kind }) => kind))]
+  return kinds.length === 0 ? null : (
+    <ChangedBand data-changed={kinds.join(' ')}>{pageText.changedHere(kinds)}</ChangedBand>
+  )
 }
 
 function Drawn({
@@ -93,39 +74,30 @@ function Drawn({
   view: ClientView
 }) {
   const { page } = view
-  const { settings, link, signed } = page
-  const parts = new Set(link.body.parts)
+  const shown = view.shown.get(optionKey(wall.id, option.id))
+  if (!shown) return null
+  const { scene, title } = shown
   const pick = page.picks[wall.id] ?? { option: null, colors: {} }
-  const design = signed ? option.design : inPickedColors(option.design, pick, settings)
-  const workpiece: Workpiece = { wall: { survey: wall.survey, design }, settings, beside: option.beside }
-  const plan = computePlan(workpiece)
-  const w = wordingFor(workpiece, plan)
-  const scene = buildScene(plan, wall.survey)
-  const colors = colorsOf(inForce(design), settings)
   const scale = (WIDE - 16) / Math.max(1, scene.width)
   const height = Math.ceil(scene.height * scale) + 16
   const frame = fitFrame({ width: WIDE, height }, scene, { left: 8, right: 8, top: 8, bottom: 8 })
-  const figures = parts.has('price') || parts.has('hours') ? optionFigures(workpiece, plan) : null
-  const signedPrice = signed?.body.walls.find(({ wallId }) => wallId === wall.id)?.price
-  const price = signed ? signedPrice : figures?.cost?.whole ? figures.cost.sum : null
-  const title = layoutTitle(plan, w)
-  const above = scene.nodes.some(({ kind }) => kind === 'above')
   const marks = page.remarks.filter(
     (each) => each.wall === wall.id && each.at && (each.option ?? option.id) === option.id,
   )
   return (
-    <Option $picked={pick.option === option.id} data-option={option.name}>
+    <Option $picked={pick.option === option.id} data-option={shown.name}>
       <h3>
-        {option.name}
+        {shown.name}
         {pick.option === option.id ? <small> ({pageText.picked})</small> : null}
       </h3>
+      <Changed view={view} of={(part) => part.wall === wall.id && part.option === option.id} />
       <p>
         <Fractions text={title} />
       </p>
       {wall.photo !== null ? (
         <img
-          src={`/c/${link.token}/photo/${wall.photo.id}?option=${option.id}`}
-          alt={pageText.photo(wall.name, option.name)}
+          src={view.photoUrl(wall.id, option.id, wall.photo.id)}
+          alt={pageText.photo(wall.name, shown.name)}
           width={wall.photo.width}
           height={wall.photo.height}
           loading="lazy"
@@ -136,7 +108,7 @@ function Drawn({
         width={WIDE}
         height={height}
         role="img"
-        aria-label={pageText.drawing(wall.name, option.name, title)}
+        aria-label={pageText.drawing(wall.name, shown.name, title)}
         data-place={wall.id}
         data-place-option={option.id}
         data-scale={frame.scale}
@@ -146,7 +118,7 @@ function Drawn({
         <SceneView
           scene={scene}
           frame={frame}
-          palette={paintedPalette(PLAIN_PALETTE, colors)}
+          palette={paintedPalette(PLAIN_PALETTE, shown.palette)}
           selected={null}
           flagged={NOTHING}
         />
@@ -168,77 +140,83 @@ function Drawn({
           ) : null,
         )}
       </svg>
-      {parts.has('colors') ? (
+      {shown.colors.length > 0 ? (
         <ul>
-          {PAINT_USES.map((use) => {
-            const paint = use === 'above' && !above ? null : colors[use]
-            return paint ? (
-              <li key={use}>
-                <Swatch style={{ background: paint.hex }} aria-hidden /> {USE_NAMES[use]}: {paint.name}
-                {paint.code === '' ? '' : ` ${paint.code}`}
-                {parts.has('notes') && paint.note !== '' ? ` (${paint.note})` : ''}
-              </li>
-            ) : null
-          })}
+          {shown.colors.map(({ use, hex, name }) => (
+            <li key={use}>
+              <Swatch style={{ background: hex }} aria-hidden /> {USE_NAMES[use]}: {name}
+            </li>
+          ))}
         </ul>
       ) : null}
-      {parts.has('price') ? (
-        <p>
-          {typeof price === 'number' ? pageText.price(money(price, settings.currency)) : pageText.noPrice}
-        </p>
-      ) : null}
-      {parts.has('hours') && figures ? (
-        <p>{pageText.hours(figureText('hours', figures, w), figureText('days', figures, w))}</p>
-      ) : null}
+      {shown.price === undefined ? null : (
+        <p>{shown.price === null ? pageText.noPrice : pageText.price(shown.price)}</p>
+      )}
+      {shown.hours ? <p>{pageText.hours(shown.hours.hours, shown.hours.days)}</p> : null}
     </Option>
   )
 }
 
-function ChooseForm({ wall, view }: { wall: ClientWallView; view: ClientView }) {
-  const { settings, picks, link } = view.page
-  const pick = picks[wall.id] ?? { option: null, colors: {} }
-  const offered = PAINT_USES.map((use) => ({
-    use,
-    paints: settings.paints.filter((paint) => paint.use === use && paint.state === 'listed'),
-  })).filter(({ paints }) => paints.length > 0)
-  const withColors = link.body.parts.includes('colors') && offered.length > 0
-  if (wall.options.length < 2 && !withColors) return null
+function Choice({ wall, view }: { wall: ClientWallView; view: ClientView }) {
+  const { page, typed } = view
+  const pick = typed.ticks.get(wall.id) ?? page.picks[wall.id] ?? { option: null, colors: {} }
+  const offered = offeredPaints(page)
+  if (wall.options.length < 2 && offered.length === 0) return null
   return (
-    <Form method="post" action={`/c/${link.token}`}>
-      <input type="hidden" name="intent" value="choose" />
-      <input type="hidden" name="wall" value={wall.id} />
+    <Asked data-answer="">
       <Radios>
         <legend>{pageText.pick(wall.name)}</legend>
         {wall.options.map(({ id, name }) => (
           <label key={id}>
-            <input type="radio" name="option" value={id} defaultChecked={pick.option === id} /> {name}
+            <input type="radio" name={`option-${wall.id}`} value={id} defaultChecked={pick.option === id} />{' '}
+            {name}
           </label>
         ))}
       </Radios>
-      {withColors
-        ? offered.map(({ use, paints }) => (
-            <Field key={use}>
-              {pageText.color(USE_NAMES[use].toLowerCase())}
-              <select name={`color-${use}`} defaultValue={pick.colors[use] ?? ''}>
-                <option value="">{pageText.asShown}</option>
-                {paints.map(({ id, name, code }) => (
-                  <option key={id} value={id}>
-                    {name} {code}
-                  </option>
-                ))}
-              </select>
-            </Field>
-          ))
-        : null}
-      <Press type="submit">{pageText.keep}</Press>
-    </Form>
+      {offered.map(({ use, paints }) => (
+        <Field key={use}>
+          {pageText.color(USE_NAMES[use].toLowerCase())}
+          <select name={`color-${wall.id}-${use}`} defaultValue={pick.colors[use] ?? ''}>
+            <option value="">{pageText.asShown}</option>
+            {paints.map(({ id, name, code }) => (
+              <option key={id} value={id}>
+                {name} {code}
+              </option>
+            ))}
+          </select>
+        </Field>
+      ))}
+      <Press type="submit" name="do" value="keep">
+        {pageText.keep}
+      </Press>
+    </Asked>
+  )
+}
+
+function RemarkFields({ wall, view }: { wall: ClientWallView; view: ClientView }) {
+  const { text, x, y, option } = view.typed.remarks.get(wall.id) ?? { text: '', x: '', y: '', option: '' }
+  return (
+    <Asked data-answer="" data-remark={wall.id}>
+      <h3>{pageText.remarkOn(wall.name)}</h3>
+      <input type="hidden" name={`remark-option-${wall.id}`} data-part="option" defaultValue={option} />
+      <input type="hidden" name={`x-${wall.id}`} data-part="x" defaultValue={x} />
+      <input type="hidden" name={`y-${wall.id}`} data-part="y" defaultValue={y} />
+      <Field>
+        {pageText.remarkText}
+        <textarea name={`text-${wall.id}`} rows={2} maxLength={LIMITS.note} defaultValue={text} />
+      </Field>
+      <Quiet data-where="">{pageText.remarkHint}</Quiet>
+      <Press type="submit" name="do" value={`remark-${wall.id}`}>
+        {pageText.send}
+      </Press>
+    </Asked>
   )
 }
 
 /** One wall: its options drawn, the choice, the remarks. */
 export function ClientWall({ wall, view }: { readonly wall: ClientWallView; readonly view: ClientView }) {
-  const { settings, remarks, link, signed } = view.page
-  const w: Wording = { format: { units: settings.units, tape: settings.tape }, materials: settings.materials }
+  const { settings, remarks, signed } = view.page
+  const w = pageWording(settings)
   const own = remarks.filter((each) => each.wall === wall.id)
   return (
     <Part aria-label={wall.name}>
@@ -246,10 +224,11 @@ export function ClientWall({ wall, view }: { readonly wall: ClientWallView; read
       <Quiet>
         <Fractions text={wallSizeText(wall.survey, w)} />
       </Quiet>
+      <Changed view={view} of={(part) => part.wall === wall.id && part.option === null} />
       {wall.options.map((option) => (
         <Drawn key={option.id} wall={wall} option={option} view={view} />
       ))}
-      {signed ? null : <ChooseForm wall={wall} view={view} />}
+      {signed ? null : <Choice wall={wall} view={view} />}
       {own.length > 0 ? (
         <>
           <h3>{pageText.yours}</h3>
@@ -264,27 +243,7 @@ export function ClientWall({ wall, view }: { readonly wall: ClientWallView; read
           </ol>
         </>
       ) : null}
-      {signed ? null : (
-        <Form method="post" action={`/c/${link.token}`} data-remark={wall.id}>
-          <h3>{pageText.remarkOn(wall.name)}</h3>
-          <input type="hidden" name="intent" value="remark" />
-          <input type="hidden" name="wall" value={wall.id} />
-          <input type="hidden" name="option" defaultValue="" />
-          <input type="hidden" name="x" defaultValue="" />
-          <input type="hidden" name="y" defaultValue="" />
-          <Field>
-            {pageText.remarkText}
-            <textarea
-              name="text"
-              rows={2}
-              maxLength={LIMITS.note}
-              defaultValue={view.typed.wall === wall.id ? view.typed.remark : ''}
-            />
-          </Field>
-          <Quiet data-where="">{pageText.remarkHint}</Quiet>
-          <Press type="submit">{pageText.send}</Press>
-        </Form>
-      )}
+      {signed ? null : <RemarkFields wall={wall} view={view} />}
     </Part>
   )
 }

@@ -16,14 +16,14 @@ const Line = styled.div`
     background: ${PLAIN.raised};
   }
 `
-const Form = styled.form`
+const Fields = styled.div`
   display: grid;
   gap: 14px;
 `
 
 /** The end of the page: the name that signs, and a line drawn with a finger; or who signed and when. */
 export function SignPart({ view }: { readonly view: ClientView }) {
-  const { signed, link } = view.page
+  const { signed } = view.page
   if (signed)
     return (
       <Part aria-label={pageText.sign}>
@@ -52,9 +52,9 @@ export function SignPart({ view }: { readonly view: ClientView }) {
     <Part aria-label={pageText.sign}>
       <h2>{pageText.sign}</h2>
       <p>{pageText.signHelp}</p>
-      <Form method="post" action={`/c/${link.token}`} data-sign="">
-        <input type="hidden" name="intent" value="sign" />
-        <input type="hidden" name="line" defaultValue="" />
+      <Fields data-answer="" data-sign="">
+        <input type="hidden" name="shown" value={view.digests} />
+        <input type="hidden" name="line" defaultValue={view.typed.line} />
         <Field>
           {pageText.name}
           <input name="name" autoComplete="name" maxLength={LIMITS.name} defaultValue={view.typed.name} />
@@ -66,10 +66,10 @@ export function SignPart({ view }: { readonly view: ClientView }) {
             {pageText.clear}
           </Press>
         </Line>
-        <Press type="submit" $main>
+        <Press type="submit" name="do" value="sign" $main>
           {pageText.signIt}
         </Press>
-      </Form>
+      </Fields>
     </Part>
   )
 }

@@ -54,7 +54,7 @@ export const ClientBase = createGlobalStyle<{ $font: string }>`
   h2 { font-size: 24px; }
   h3 { font-size: 19px; }
   :focus-visible { outline: 3px solid ${PLAIN.chalk}; outline-offset: 2px; }
-  @media print { form, canvas { display: none; } }
+  @media print { [data-answer], canvas { display: none; } }
 `
 
 export const Part = styled.section`
@@ -95,4 +95,9 @@ export const Press = styled.button<{ $main?: boolean }>`
 `
 export const Quiet = styled.p`
   color: ${PLAIN.soft};
+`
+export const ChangedBand = styled.p`
+  padding: 8px 12px;
+  border-left: 5px solid ${PLAIN.red};
+  background: ${PLAIN.redWash};
 `

@@ -1,5 +1,14 @@
 import type { ClientPick, Remark } from '~/core/agree/clientWord'
-import type { BesideWall, ClientLinkBody, DesignDocument, DrawnLine, Settings, Survey } from '~/model'
+import type {
+  BesideWall,
+  ClientLinkBody,
+  DesignDocument,
+  DrawnLine,
+  PhotoMarks,
+  Settings,
+  Survey,
+} from '~/model'
+import type { PagePart, Shown } from './shown'
 
 /** A wall as the client's page shows it. */
 export interface ClientWallView {
@@ -12,30 +21,63 @@ export interface ClientWallView {
     readonly design: DesignDocument
     readonly beside: BesideWall
   }[]
-  readonly photo: { readonly id: string; readonly width: number; readonly height: number } | null
+  readonly photo: {
+    readonly id: string
+    readonly width: number
+    readonly height: number
+    readonly marks: PhotoMarks
+  } | null
 }
+
+/** What a client's page is of. */
+export interface ClientPageView {
+  readonly link: { readonly token: string; readonly body: ClientLinkBody }
+  readonly job: string
+  readonly client: string
+  readonly settings: Settings
+  readonly walls: readonly ClientWallView[]
+  readonly picks: Readonly<Record<string, ClientPick>>
+  readonly remarks: readonly Remark[]
+  readonly signed: {
+    readonly name: string
+    readonly line: DrawnLine
+    readonly fingerprint: string
+    readonly signedAt: number
+    readonly body: { readonly walls: readonly { readonly wallId: string; readonly price: number | null }[] }
+  } | null
+}
+
+/** What was put into the page's form and is not kept yet: it comes back with the page. */
+export interface Typed {
+  readonly name: string
+  /** The drawn line as the page's script wrote it. */
+  readonly line: string
+  readonly remarks: ReadonlyMap<string, TypedRemark>
+  /** The choices as they were ticked. */
+  readonly ticks: ReadonlyMap<string, ClientPick>
+}
+
+export interface TypedRemark {
+  readonly text: string
+  readonly x: string
+  readonly y: string
+  readonly option: string
+}
+
+export const NOTHING_TYPED: Typed = { name: '', line: '', remarks: new Map(), ticks: new Map() }
 
 /** All the client's page is drawn from. */
 export interface ClientView {
-  readonly page: {
-    readonly link: { readonly token: string; readonly body: ClientLinkBody }
-    readonly job: string
-    readonly client: string
-    readonly settings: Settings
-    readonly walls: readonly ClientWallView[]
-    readonly picks: Readonly<Record<string, ClientPick>>
-    readonly remarks: readonly Remark[]
-    readonly signed: {
-      readonly name: string
-      readonly line: DrawnLine
-      readonly fingerprint: string
-      readonly signedAt: number
-      readonly body: { readonly walls: readonly { readonly wallId: string; readonly price: number | null }[] }
-    } | null
-  }
+  readonly page: ClientPageView
+  readonly shown: Shown
+  /** The digest of each part that is shown, as it is posted with a signature. */
+  readonly digests: string
+  /** Where a photograph with an option on it is read. */
+  readonly photoUrl: (wallId: string, optionId: string, photoId: string) => string
+  /** What changed since whoever reads it loaded the page before. */
+  readonly changed: readonly PagePart[]
   readonly said: { readonly text: string; readonly bad: boolean } | null
-  /** What was typed and not kept, put back into its fields. */
-  readonly typed: { readonly name: string; readonly remark: string; readonly wall: string }
+  readonly typed: Typed
   readonly font: string
 }
 

@@ -6,9 +6,9 @@ import { computePlan } from '~/core/computePlan'
 import { photoMap } from '~/core/photo/photoMap'
 import { photoScene } from '~/core/photo/photoScene'
 import { PhotoPlan } from '~/drawing/view/PhotoPlan'
-import { inForce, type PhotoMarks, type WallPhoto } from '~/model'
+import { inForce } from '~/model'
 import { ClientDocument, ClosedDocument } from './ClientDocument'
-import type { ClientView, ClientWallView } from './clientView'
+import type { ClientPageView, ClientView, ClientWallView } from './clientView'
 
 interface Whole {
   readonly title: string
@@ -50,20 +50,16 @@ export function renderClosed(
   return wholeDocument(<ClosedDocument {...said} />, { title: said.title, nonce, script: null })
 }
 
-/** What is laid over a client's photograph; null where the photograph fits no wall. */
-export function photoOverlay(
-  { page }: Pick<ClientView, 'page'>,
-  wall: ClientWallView,
-  { photo, marks }: { readonly photo: WallPhoto; readonly marks: PhotoMarks },
-  optionId: string,
-): string | null {
+/** What is laid over the photograph of a wall, with one of its options in the colors picked; null where the photograph fits no wall. */
+export function photoOverlay(page: ClientPageView, wall: ClientWallView, optionId: string): string | null {
   const option = wall.options.find(({ id }) => id === optionId)
-  const { width, height } = photo
+  if (!option || !wall.photo) return null
+  const { width, height, marks } = wall.photo
   const found = photoMap({ points: marks.points, lens: marks.lens, width, height })
-  if (!option || typeof found === 'string') return null
+  if (typeof found === 'string') return null
   const { settings } = page
   const pick = page.picks[wall.id] ?? { colors: {} }
-  const design = page.signed ? option.design : inPickedColors(option.design, pick, settings)
+  const design = inPickedColors(option.design, pick, settings)
   const plan = computePlan({ wall: { survey: wall.survey, design }, settings, beside: option.beside })
   return renderToStaticMarkup(
     <svg xmlns="http://www.w3.org/2000/svg" width={width} height={height} viewBox={`0 0 ${width} ${height}`}>

@@ -1,4 +1,4 @@
-import { blob, index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core'
+import { blob, index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core'
 import { documents, jobs, members, walls } from './schema.server'
 
 /** The designs a wall has; the one its row names is the chosen one. The first has its wall's id. */
@@ -90,6 +90,19 @@ export const signatures = sqliteTable('signatures', {
   fingerprint: text('fingerprint').notNull(),
   signedAt: integer('signed_at').notNull(),
 })
+
+/** The photographs that were on the page as it was signed, with what was drawn on them. The signed copy names each by its fingerprint. */
+export const signedPictures = sqliteTable(
+  'signed_pictures',
+  {
+    signatureId: text('signature_id')
+      .notNull()
+      .references(() => signatures.id),
+    wallId: text('wall_id').notNull(),
+    bytes: blob('bytes', { mode: 'buffer' }).notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.signatureId, table.wallId] })],
+)
 
 /** Layouts the crew keeps by name. */
 export const patternBook = sqliteTable('pattern_book', {
