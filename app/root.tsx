@@ -17,7 +17,7 @@ import {
 import type { Route } from './+types/root'
 import { Anywhere } from './features/anywhere/Anywhere'
 import { Trouble } from './features/trouble/Trouble'
-import { memberContext, signInGate } from './server/crew/entry.server'
+import { memberContext, signInGate, standingOf } from './server/crew/entry.server'
 import { buildNow } from './server/news.server'
 import { themeOf } from './server/theme.server'
 import { GlobalStyle } from './ui/GlobalStyle'
@@ -43,6 +43,7 @@ export function loader({ request, context }: Route.LoaderArgs) {
     theme: themeOf(request),
     build: buildNow(),
     member: member && { id: member.id, name: member.name },
+    standing: standingOf(context),
   }
 }
 

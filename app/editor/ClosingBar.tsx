@@ -16,6 +16,7 @@ import {
   type Wording,
 } from '~/messages'
 import type { Settings } from '~/model'
+import { useMay } from '~/ui/rights'
 import { Fractions } from '~/ui/Fractions'
 import { narrow, space, type } from '~/ui/theme'
 import { useBefore } from './useBefore'
@@ -135,6 +136,7 @@ function boardsText(lengths: readonly number[], settings: Settings, wording: Wor
 
 /** Always in view: the sum that must close on the wall, and what it all comes to. */
 export function ClosingBar() {
+  const may = useMay()
   const { plan, wording, boards, workpiece } = useWallEditor()
   const { closing } = plan
   const plans = boards.materials.flatMap(({ result }) => (result.ok ? [result.value] : []))
@@ -187,7 +189,7 @@ export function ClosingBar() {
                 )
               : ''}
           </li>
-          {totals.cost !== null && !boards.rests ? (
+          {totals.cost !== null && !boards.rests && may('prices') ? (
             <li data-testid="cost-now">
               <b>{money(totals.cost, workpiece.settings.currency)}</b>
               {known.some(({ pricedLengths, lengths }) => pricedLengths < lengths) ? ' as far as priced' : ''}

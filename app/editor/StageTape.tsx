@@ -3,6 +3,8 @@ import { NavLink, useLocation } from 'react-router'
 import type { FindingStage } from '~/core/findings/finding'
 import { blocking } from '~/core/findings/surveyFindings'
 import { styled } from 'styled-components'
+import type { Right } from '~/model'
+import { useMay } from '~/ui/rights'
 import { narrow, space, type } from '~/ui/theme'
 import { useSignedDifference } from './Asked'
 import { useUnread, useWallEditor } from './WallEditor'
@@ -19,6 +21,9 @@ const STAGES = [
   { path: 'finish', name: 'Finish' },
   { path: 'log', name: 'Log' },
 ] as const
+
+/** What takes more than to work at the wall. */
+const TAKES: Readonly<Record<string, Right>> = { layout: 'jobs', agree: 'jobs', buy: 'prices' }
 
 /** What is done to an option; the other stages are the chosen one's. */
 const OF_OPTION: ReadonlySet<string> = new Set(['measure', 'layout', 'agree'])
@@ -81,6 +86,7 @@ const Open = styled.span`
 export function StageTape() {
   const { identity, plan, boards, workpiece } = useWallEditor()
   const unread = useUnread()
+  const may = useMay()
   const differs = useSignedDifference() !== null
   const { survey } = workpiece.wall
   // every stage's script is at hand once the page is up: the server may be away when it is wanted
@@ -112,7 +118,7 @@ export function StageTape() {
   }, [pathname])
   return (
     <Tape ref={tape} aria-label="Stages of the work">
-      {STAGES.map(({ path, name }) => (
+      {STAGES.filter(({ path }) => may(TAKES[path] ?? 'wall')).map(({ path, name }) => (
         <Stop
           key={path}
           to={`${OF_OPTION.has(path) ? identity.path : identity.wallPath}/${path}`}

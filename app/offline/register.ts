@@ -41,13 +41,15 @@ export interface TakenAlong {
 export async function takeAlong(
   walls: readonly string[],
   pages: readonly string[],
+  closed: readonly string[],
   tell: (so: TakenAlong) => void,
   isOver: () => boolean,
 ): Promise<TakenAlong | null> {
   const active = worker ? (await navigator.serviceWorker.ready).active : null
   if (!active) return null
+  const stages = AT_WALL.filter((stage) => !closed.includes(stage))
   const lots = [
-    ...walls.map((wall) => AT_WALL.map((stage) => `${wall}/${stage}`)),
+    ...walls.map((wall) => stages.map((stage) => `${wall}/${stage}`)),
     ...pages.map((page) => [page]),
   ]
   let so: TakenAlong = { done: 0, all: lots.length, bytes: 0, missing: 0 }

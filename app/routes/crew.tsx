@@ -3,10 +3,11 @@ import { data, redirect } from 'react-router'
 import type { Route } from './+types/crew'
 import { orShown } from '~/features/anywhere/lastShown'
 import { useFresh } from '~/features/anywhere/useFresh'
-import { CrewPage } from '~/features/crew/CrewPage'
-import { crewText } from '~/messages'
-import { cookieFor, memberContext, tokenOf } from '~/server/crew/entry.server'
-import { addMember, listMembers, shutOut } from '~/server/crew/members.server'
+import { CrewPage, type CrewPageProps } from '~/features/crew/CrewPage'
+import { crewText, roleText } from '~/messages'
+import { devicesOf, endDevice, newDevice } from '~/server/crew/deviceTokens.server'
+import { cookieFor, mayOf, memberContext, tokenOf } from '~/server/crew/entry.server'
+import { addMember, giveRole, listMembers, roleOf, shutOut } from '~/server/crew/members.server'
 import { CODE_MINUTES, newCode } from '~/server/crew/pairing.server'
 import { browserName, endSession, putOut, whoIsIn } from '~/server/crew/sessions.server'
 import { onDatabase } from '~/server/database.server'
@@ -18,49 +19,102 @@ export const meta: Route.MetaFunction = () => [{ title: 'Crew · Regla' }]
 export function loader({ context }: Route.LoaderArgs) {
   const { local, url } = network()
   const day = new Intl.DateTimeFormat('en-US', { dateStyle: 'medium', timeStyle: 'short' })
+  const me = context.get(memberContext)
+  const owns = mayOf(context, 'owner')
   return onDatabase((db) => ({
     local,
     url,
-    me: context.get(memberContext)?.name ?? null,
+    me: me && { id: me.id, name: me.name },
+    owns,
     members: listMembers(db),
-    inside: whoIsIn(db, Date.now()).map((each) => ({
-      ...each,
-      browser: browserName(each.browser),
-      since: day.format(each.since),
-      until: day.format(each.until),
-    })),
+    devices: owns
+      ? devicesOf(db).map(({ id, name, usedAt }) => ({
+          id,
+          name,
+          used: usedAt === null ? null : day.format(usedAt),
+        }))
+      : [],
+    inside: whoIsIn(db, Date.now())
+      .filter(({ memberId }) => owns || memberId === me?.id)
+      .map(({ memberId: _, ...each }) => ({
+        ...each,
+        browser: browserName(each.browser),
+        since: day.format(each.since),
+        until: day.format(each.until),
+      })),
   }))
 }
 
-export async function action({ request }: Route.ActionArgs) {
+type Shown = NonNullable<CrewPageProps['shown']>
+const answer = (said: string | null, status = said === null ? 200 : 422, shown: Shown | null = null) =>
+  data({ said, shown }, { status })
+
+/** What only the owner does: members, their roles and codes, devices. */
+async function asOwner(intent: string, id: string, form: FormData) {
+  if (intent === 'add') {
+    const role = roleOf(textOf(form, 'role')) ?? 'helper'
+    const added = await onDatabase((db) =>
+      addMember(db, textOf(form, 'name'), textOf(form, 'passphrase'), role),
+    )
+    return answer(added.ok ? null : crewText[added.issue])
+  }
+  if (intent === 'device') {
+    const token = onDatabase((db) => newDevice(db, textOf(form, 'name'), Date.now()))
+    return token === null
+      ? answer(crewText.noDevice)
+      : answer(null, 200, { kind: 'token', token, name: textOf(form, 'name').trim() })
+  }
+  if (intent === 'endDevice') {
+    onDatabase((db) => endDevice(db, id))
+    return answer(null)
+  }
+  const member = onDatabase((db) => listMembers(db).find((each) => each.id === id))
+  if (!member) throw data('There is no such member.', { status: 404 })
+  if (intent === 'role' || intent === 'prices') {
+    const role = intent === 'role' ? roleOf(textOf(form, 'role')) : member.role
+    if (!role) throw data('There is no such role.', { status: 400 })
+    const seesPrices = intent === 'prices' ? textOf(form, 'sees') === 'yes' : member.seesPrices
+    const isDone = onDatabase((db) => giveRole(db, id, { role, seesPrices }))
+    return answer(isDone ? null : roleText.lastOwner)
+  }
+  if (intent !== 'shutOut' && intent !== 'letIn')
+    throw data(`Regla does not know “${intent.slice(0, 40)}”. Nothing was changed.`, { status: 400 })
+  const isDone = onDatabase((db) => shutOut(db, id, intent === 'shutOut'))
+  return answer(isDone ? null : roleText.lastOwner)
+}
+
+export async function action({ request, context }: Route.ActionArgs) {
   const form = await formOf(request)
   const [intent, id] = [textOf(form, 'intent'), textOf(form, 'id')]
-  if (intent === 'add') {
-    const added = await onDatabase((db) => addMember(db, textOf(form, 'name'), textOf(form, 'passphrase')))
-    return added.ok
-      ? data({ said: null, shown: null })
-      : data({ said: crewText[added.issue], shown: null }, { status: 422 })
-  }
+  const me = context.get(memberContext)
+  const owns = mayOf(context, 'owner')
   if (intent === 'signOut') {
     const token = await tokenOf(request)
     if (token !== null) onDatabase((db) => endSession(db, token))
     return redirect('/sign-in', { headers: { 'Set-Cookie': await cookieFor(null) } })
   }
-  if (intent === 'putOut') {
-    onDatabase((db) => putOut(db, id))
-    return data({ said: null, shown: null })
+  const refuse = () => {
+    throw data(roleText.refused, { status: 403 })
   }
-  const member = onDatabase((db) => listMembers(db).find((each) => each.id === id))
-  if (!member) throw data('There is no such member.', { status: 404 })
-  if (intent === 'code' && !member.shutOut && !network().local) {
+  // one's own phones and browsers are one's own affair
+  if (intent === 'putOut') {
+    const isOwn = onDatabase((db) =>
+      whoIsIn(db, Date.now()).some((each) => each.id === id && each.memberId === me?.id),
+    )
+    if (!owns && !isOwn) refuse()
+    onDatabase((db) => putOut(db, id))
+    return answer(null)
+  }
+  if (intent === 'code') {
+    if (!owns && id !== me?.id) refuse()
+    const member = onDatabase((db) => listMembers(db).find((each) => each.id === id))
+    if (!member || member.shutOut || network().local) throw data('There is no such member.', { status: 404 })
     const code = onDatabase((db) => newCode(db, id, Date.now()))
     const picture = await qrSvg(`${network().url}/sign-in?code=${code}`, { type: 'svg' })
-    return data({ said: null, shown: { code, name: member.name, minutes: CODE_MINUTES, picture } })
+    return answer(null, 200, { kind: 'code', code, name: member.name, minutes: CODE_MINUTES, picture })
   }
-  if (intent !== 'shutOut' && intent !== 'letIn')
-    throw data(`Nobody knows how to “${intent.slice(0, 40)}” a member.`, { status: 400 })
-  onDatabase((db) => shutOut(db, id, intent === 'shutOut'))
-  return data({ said: null, shown: null })
+  if (!owns) refuse()
+  return asOwner(intent, id, form)
 }
 
 export const clientLoader = ({ request, serverLoader }: Route.ClientLoaderArgs) =>

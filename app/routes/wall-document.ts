@@ -1,7 +1,7 @@
 import { data } from 'react-router'
 import type { Route } from './+types/wall-document'
 import { refusalText } from '~/messages'
-import { memberContext } from '~/server/crew/entry.server'
+import { memberContext, standingOf } from '~/server/crew/entry.server'
 import { onDatabase } from '~/server/database.server'
 import { changePage } from '~/server/pageChanges.server'
 import { pageOfWall } from '~/server/pages.server'
@@ -12,7 +12,7 @@ export async function action({ request, params, context }: Route.ActionArgs) {
   const optionId = new URL(request.url).searchParams.get('option') ?? undefined
   const answer = onDatabase((db) => {
     const page = pageOfWall(db, { ...params, ...(optionId === undefined ? {} : { optionId }) })
-    return page && changePage(db, page, posted, member)
+    return page && changePage(db, page, posted, member, standingOf(context))
   })
   if (!answer) return Response.json({ kind: 'refused', problems: [refusalText.noSuchPage] }, { status: 404 })
   return Response.json(answer, { status: answer.kind === 'refused' ? 422 : 200 })

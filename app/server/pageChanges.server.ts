@@ -1,19 +1,22 @@
 import { eq } from 'drizzle-orm'
 import { schemaProblems } from '~/core/files/readJobFile'
 import { materialsOf } from '~/core/patterns/materialsOf'
-import { fileProblemText, refusalText } from '~/messages'
+import { fileProblemText, refusalText, roleText } from '~/messages'
 import {
   type Bodies,
   changedParts,
   type Clash,
   type DocumentKind,
+  mayChange,
   mergeDocuments,
   type Newest,
+  ON_THE_MACHINE,
   type PageAnswer,
   type PageRequest,
   pageRequestSchema,
   parseBody,
   sameValue,
+  type Standing,
 } from '~/model'
 import { type Database, inTransaction } from './db/database.server'
 import { jobs } from './db/schema.server'
@@ -130,11 +133,17 @@ function newest(
   })
 }
 
+/** Throws where somebody changes what their role may not: nothing of it stays. */
+function notForRole(documents: readonly { readonly kind: DocumentKind }[], standing: Standing): void {
+  if (!documents.every(({ kind }) => mayChange(standing, kind))) throw new Refused([roleText.layout])
+}
+
 function save(
   db: Database,
   page: Page,
   request: Extract<PageRequest, { intent: 'save' }>,
   member: string | null,
+  standing: Standing,
 ): PageAnswer {
   const sent = new Map(request.documents.map((each) => [each.id, each]))
   const stranger = request.documents.find(({ id }) => !page.documents.some((document) => document.id === id))
@@ -151,6 +160,10 @@ function save(
     return { kind: 'clash', documents: theirs, history: historyOf(db, page), clashes: clashing.map(clashOf) }
   }
   const changed = all.filter(({ body, now }) => !sameValue(body, now))
+  notForRole(
+    changed.map(({ document }) => document),
+    standing,
+  )
   if (changed.length > 0) {
     leaveRedo(db, page)
     const change = newChange(db, page.key, 'done', request.token, member)
@@ -172,11 +185,17 @@ function step(
   page: Page,
   request: Exclude<PageRequest, { intent: 'save' }>,
   member: string | null,
+  standing: Standing,
 ): PageAnswer {
   const stepped = stepChange(db, page, request.intent, request.change, member)
   if (stepped.kind === 'unreadable') throw new Refused([refusalText.unreadable])
   if (stepped.kind === 'changedSince')
     throw new Refused([refusalText.changedSince(wallNames(stepped.documents))])
+  if (stepped.kind === 'done')
+    notForRole(
+      stepped.writes.map(({ document }) => document),
+      standing,
+    )
   const missing = stepped.kind === 'done' ? madeMissing(db, page, stepped.writes) : []
   if (missing.length > 0)
     throw new Refused([refusalText.inUse([...new Set(missing.map(({ wall }) => wall))])])
@@ -198,13 +217,16 @@ export function changePage(
   page: Page,
   posted: unknown,
   member: string | null = null,
+  standing: Standing = ON_THE_MACHINE,
 ): PageAnswer {
   const parsed = REQUEST.safeParse(posted)
   if (!parsed.success) return { kind: 'refused', problems: [refusalText.notUnderstood] }
   const request = parsed.data
   try {
     return inTransaction(db, (tx) =>
-      request.intent === 'save' ? save(tx, page, request, member) : step(tx, page, request, member),
+      request.intent === 'save'
+        ? save(tx, page, request, member, standing)
+        : step(tx, page, request, member, standing),
     )
   } catch (error) {
     if (error instanceof Refused) return { kind: 'refused', problems: error.problems }

@@ -16,6 +16,18 @@ export function isEmptyHouse(db: Database): boolean {
 
 let backups = 0
 
+/** Takes out of a copy what lets somebody in here: browsers that are signed in, codes, tokens of devices. Their bytes are overwritten. */
+export function withoutSecrets(copy: string): void {
+  const sqlite = new SqliteDatabase(copy, { fileMustExist: true })
+  try {
+    sqlite.pragma('journal_mode = DELETE')
+    sqlite.pragma('secure_delete = ON')
+    sqlite.exec('delete from sessions; delete from pairings; delete from device_tokens')
+  } finally {
+    sqlite.close()
+  }
+}
+
 /**
  * Everything as one file, as of one moment. The file has no name any more as soon as it is open, so that nothing of it is left however this
  * ends; where the system keeps the name of an open file it goes when it was sent or given up. `signal` ends with whoever asked.
@@ -27,6 +39,7 @@ export async function wholeBackup(
   // opened first, so that there is something to copy, brought to the newest schema
   onDatabase(() => undefined)
   const to = await backUp(file, `${file}.sending-${process.pid}-${(backups += 1)}`)
+  withoutSecrets(to)
   const handle = openSync(to, 'r')
   const drop = () => {
     try {
@@ -78,6 +91,7 @@ export function takeBackupIn(bytes: Uint8Array, moment: string): BackupProblem |
   try {
     writeFileSync(coming, bytes)
     ready(coming)
+    withoutSecrets(coming)
     closeDatabase()
     restoreFrom(coming, file, moment)
     return null

@@ -2,6 +2,7 @@ import { Link } from 'react-router'
 import { styled } from 'styled-components'
 import { AnywhereButtons } from './anywhere'
 import { Logo } from './Logo'
+import { useMay } from './rights'
 import { space } from './theme'
 
 const Bar = styled.header`
@@ -39,6 +40,7 @@ const Away = styled(Link)`
 
 /** The head of every page that is not a wall. */
 export function TopBar() {
+  const may = useMay()
   return (
     <Bar>
       <Home to="/" aria-label="Regla, all jobs">
@@ -46,7 +48,7 @@ export function TopBar() {
       </Home>
       <Tools>
         <AnywhereButtons />
-        <Away to="/yard">Yard</Away>
+        {may('prices') ? <Away to="/yard">Yard</Away> : null}
         <Away to="/crew">Crew</Away>
       </Tools>
     </Bar>

@@ -29,7 +29,7 @@ test('what is done on one phone belongs to whoever did it, whoever signs in next
   test.setTimeout(240_000)
   const file = newFile()
   for (const name of ['Ida', 'Ben'])
-    spawnSync('npx', ['tsx', 'cli/crew.ts', 'add', name], {
+    spawnSync('npx', ['tsx', 'cli/crew.ts', 'add', name, 'lead'], {
       input: `${PASSPHRASE}\n`,
       encoding: 'utf8',
       env: { ...process.env, DB_FILE: file },

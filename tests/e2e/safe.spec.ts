@@ -82,7 +82,7 @@ test('on the network nobody is let in without signing in; a phone comes in by a 
 }) => {
   const file = newFile()
   const crew = (name: string, passphrase = '') =>
-    spawnSync('npx', ['tsx', 'cli/crew.ts', 'add', name], {
+    spawnSync('npx', ['tsx', 'cli/crew.ts', 'add', name, 'owner'], {
       input: `${passphrase}\n`,
       encoding: 'utf8',
       env: { ...process.env, DB_FILE: file },
@@ -189,6 +189,10 @@ test('on the network nobody is let in without signing in; a phone comes in by a 
 
   // shut out, she is out at once, at the desk too
   await desk.goto(`${home}/crew`)
+  // the only owner stays in
+  await desk.getByRole('button', { name: 'Shut Ida out' }).click()
+  await expect(desk.getByRole('alert')).toContainText('Someone has to be the owner')
+  crew('Olga', 'green field ladder')
   await desk.getByRole('button', { name: 'Shut Ida out' }).click()
   await expect(desk).toHaveURL(/\/sign-in/)
   for (let tries = 0; tries < 12; tries++) {

@@ -8,6 +8,7 @@ import { RenameHere } from '~/ui/RenameHere'
 import { boardsText, clientText, orderText, paperPageText, renameText, supplyText } from '~/messages'
 import type { JobNames } from '~/model'
 import { Button, LinkButton } from '~/ui/Button'
+import { useMay } from '~/ui/rights'
 import { Pages } from '~/ui/Pages'
 import { Alert, PageMain, Row, Sheet, Soft, Spread } from '~/ui/page'
 import { TextBox } from '~/ui/TextBox'
@@ -69,12 +70,14 @@ function Room({ job, room }: { job: JobPageData; room: JobPageData['rooms'][numb
       <Spread>
         <Row>
           <h2>{room.name}</h2>
-          <RenameHere
-            what={room.name}
-            name={room.name}
-            action={`/jobs/${job.id}`}
-            fields={{ intent: 'renameRoom', roomId: room.id }}
-          />
+          {useMay()('jobs') ? (
+            <RenameHere
+              what={room.name}
+              name={room.name}
+              action={`/jobs/${job.id}`}
+              fields={{ intent: 'renameRoom', roomId: room.id }}
+            />
+          ) : null}
         </Row>
         <Link to={`/jobs/${job.id}/rooms/${room.id}`}>All walls of {room.name} together</Link>
       </Spread>
@@ -171,6 +174,7 @@ export interface JobPageProps {
 /** A job: its rooms and walls, and what can be done with it as a whole. */
 export function JobPage({ job, newWalls, rename, namesClash, full, onWordsMissing }: JobPageProps) {
   useMissingWords(job, onWordsMissing)
+  const may = useMay()
   return (
     <>
       <TopBar />
@@ -181,14 +185,22 @@ export function JobPage({ job, newWalls, rename, namesClash, full, onWordsMissin
             <Soft>{job.client === '' ? 'no client named' : `for ${job.client}`}</Soft>
           </div>
           <Row>
-            <LinkButton href={`/jobs/${job.id}/client`}>{clientText.title}</LinkButton>
-            <LinkButton href={`/jobs/${job.id}/boards`}>{boardsText.title}</LinkButton>
-            <LinkButton href={`/jobs/${job.id}/supplies`}>{supplyText.title}</LinkButton>
+            {may('links') ? (
+              <LinkButton href={`/jobs/${job.id}/client`}>{clientText.title}</LinkButton>
+            ) : null}
+            {may('prices') ? (
+              <>
+                <LinkButton href={`/jobs/${job.id}/boards`}>{boardsText.title}</LinkButton>
+                <LinkButton href={`/jobs/${job.id}/supplies`}>{supplyText.title}</LinkButton>
+              </>
+            ) : null}
             <LinkButton href={`/jobs/${job.id}/work`}>{orderText.title}</LinkButton>
             <LinkButton href={`/jobs/${job.id}/paper`}>{paperPageText.title}</LinkButton>
-            <LinkButton href={`/jobs/${job.id}/export`} download={`${job.name}.regla.json`}>
-              <Download size={18} aria-hidden /> Save as job file
-            </LinkButton>
+            {may('links') ? (
+              <LinkButton href={`/jobs/${job.id}/export`} download={`${job.name}.regla.json`}>
+                <Download size={18} aria-hidden /> Save as job file
+              </LinkButton>
+            ) : null}
             <TakeAlong jobId={job.id} />
           </Row>
         </Spread>
@@ -197,16 +209,20 @@ export function JobPage({ job, newWalls, rename, namesClash, full, onWordsMissin
         ))}
         <Pages page={job.page} pages={job.pages} what="walls" />
         {full ? <Alert role="alert">{full}</Alert> : null}
-        <NewWalls
-          // a job whose walls have changed proposes anew
-          key={`${job.like?.id} ${job.roomNames.length}`}
-          rooms={job.roomNames}
-          units={job.units}
-          tape={job.tape}
-          like={job.like}
-          lastResult={newWalls}
-        />
-        <Names job={job} lastResult={rename} clash={namesClash} />
+        {may('jobs') ? (
+          <>
+            <NewWalls
+              // a job whose walls have changed proposes anew
+              key={`${job.like?.id} ${job.roomNames.length}`}
+              rooms={job.roomNames}
+              units={job.units}
+              tape={job.tape}
+              like={job.like}
+              lastResult={newWalls}
+            />
+            <Names job={job} lastResult={rename} clash={namesClash} />
+          </>
+        ) : null}
       </PageMain>
     </>
   )

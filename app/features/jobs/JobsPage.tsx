@@ -4,6 +4,7 @@ import { Form, Link, useFetcher, useSubmit } from 'react-router'
 import { styled } from 'styled-components'
 import { count } from '~/messages'
 import { Button, LinkButton } from '~/ui/Button'
+import { useMay } from '~/ui/rights'
 import { Alert, PageMain, Row, Soft, Spread } from '~/ui/page'
 import { Pages } from '~/ui/Pages'
 import { TextBox } from '~/ui/TextBox'
@@ -48,6 +49,7 @@ const Item = styled.li`
 
 /** One line a job: open it, copy it, put it away. */
 function JobLine({ job, archived }: { job: JobRow; archived: boolean }) {
+  const may = useMay()
   const submit = useSubmit()
   const send = (intent: string) => void submit({ intent, jobId: job.id }, { method: 'post' })
   return (
@@ -60,18 +62,20 @@ function JobLine({ job, archived }: { job: JobRow; archived: boolean }) {
       <Soft>
         {count(job.wallCount, 'wall')} · {job.updated}
       </Soft>
-      <Row>
-        <Button $kind="quiet" aria-label={`Duplicate ${job.name}`} onPress={() => send('duplicate')}>
-          <Copy size={18} aria-hidden />
-        </Button>
-        <Button
-          $kind="quiet"
-          aria-label={archived ? `Bring ${job.name} back` : `Put ${job.name} away`}
-          onPress={() => send(archived ? 'restore' : 'archive')}
-        >
-          {archived ? <ArchiveRestore size={18} aria-hidden /> : <Archive size={18} aria-hidden />}
-        </Button>
-      </Row>
+      {may('jobs') ? (
+        <Row>
+          <Button $kind="quiet" aria-label={`Duplicate ${job.name}`} onPress={() => send('duplicate')}>
+            <Copy size={18} aria-hidden />
+          </Button>
+          <Button
+            $kind="quiet"
+            aria-label={archived ? `Bring ${job.name} back` : `Put ${job.name} away`}
+            onPress={() => send(archived ? 'restore' : 'archive')}
+          >
+            {archived ? <ArchiveRestore size={18} aria-hidden /> : <Archive size={18} aria-hidden />}
+          </Button>
+        </Row>
+      ) : null}
     </Item>
   )
 }
@@ -92,6 +96,7 @@ export interface JobsPageProps {
 export function JobsPage({ jobs, page, pages, archived, search, empty, problems, putAway }: JobsPageProps) {
   const submit = useSubmit()
   const undo = useFetcher()
+  const may = useMay()
   const importFile = async (files: FileList | null) => {
     const file = files?.[0]
     if (file) void submit({ intent: 'import', file: await file.text() }, { method: 'post' })
@@ -102,19 +107,21 @@ export function JobsPage({ jobs, page, pages, archived, search, empty, problems,
       <PageMain>
         <Spread>
           <h1>{archived ? 'Jobs put away' : 'Jobs'}</h1>
-          <Row>
-            <FileTrigger
-              acceptedFileTypes={['.json', 'application/json']}
-              onSelect={(files) => void importFile(files)}
-            >
-              <Button>
-                <Upload size={18} aria-hidden /> Open a job file
-              </Button>
-            </FileTrigger>
-            <LinkButton href="/jobs/new" $kind="main">
-              <Plus size={18} aria-hidden /> New job
-            </LinkButton>
-          </Row>
+          {may('jobs') ? (
+            <Row>
+              <FileTrigger
+                acceptedFileTypes={['.json', 'application/json']}
+                onSelect={(files) => void importFile(files)}
+              >
+                <Button>
+                  <Upload size={18} aria-hidden /> Open a job file
+                </Button>
+              </FileTrigger>
+              <LinkButton href="/jobs/new" $kind="main">
+                <Plus size={18} aria-hidden /> New job
+              </LinkButton>
+            </Row>
+          ) : null}
         </Spread>
         {problems.length > 0 ? (
           <Alert role="alert">
@@ -165,7 +172,7 @@ export function JobsPage({ jobs, page, pages, archived, search, empty, problems,
         )}
         <Pages page={page} pages={pages} what="jobs" />
         <Link to={archived ? '/' : '/?away=1'}>{archived ? 'Jobs at hand' : 'Jobs put away'}</Link>
-        <Everything empty={empty} />
+        {may('owner') ? <Everything empty={empty} /> : null}
       </PageMain>
     </>
   )

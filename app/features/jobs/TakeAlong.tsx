@@ -9,7 +9,12 @@ import { Soft } from '~/ui/page'
 async function placesAlong(jobId: string) {
   const answer = await fetch(`/jobs/${jobId}/along`)
   if (!answer.ok) throw new Error('no answer')
-  return (await answer.json()) as { readonly walls: readonly string[]; readonly pages: readonly string[] }
+  return (await answer.json()) as {
+    readonly walls: readonly string[]
+    readonly pages: readonly string[]
+    /** Stages that whoever is signed in does not open. */
+    readonly closed: readonly string[]
+  }
 }
 
 /** Keeps all of a job on this device, for where there is no network: every stage of its walls, its rooms, its list and its day. */
@@ -26,7 +31,7 @@ export function TakeAlong({ jobId }: { readonly jobId: string }) {
   const take = async () => {
     setState('going')
     const came = await placesAlong(jobId)
-      .then(({ walls, pages }) => takeAlong(walls, pages, setSo, () => left.current))
+      .then(({ walls, pages, closed }) => takeAlong(walls, pages, closed, setSo, () => left.current))
       .catch(() => 'failed' as const)
     if (left.current) return
     setState(came === null ? 'cannot' : came === 'failed' || came.missing > 0 ? 'failed' : 'done')

@@ -5,6 +5,7 @@ import { styled } from 'styled-components'
 import { jobText, wallStanding } from '~/messages'
 import { RenameHere } from '~/ui/RenameHere'
 import { Button } from '~/ui/Button'
+import { useMay } from '~/ui/rights'
 import { Fractions } from '~/ui/Fractions'
 import { Alert, Soft } from '~/ui/page'
 import { narrow, space, type } from '~/ui/theme'
@@ -110,9 +111,10 @@ export function WallCard({
   const fetcher = useFetcher<{ full?: string }>()
   const send = (fields: Record<string, string>) =>
     void fetcher.submit({ wallId: wall.id, ...fields }, { method: 'post' })
+  const may = useMay()
   const { picture } = wall
   const path = `/jobs/${jobId}/walls/${wall.id}`
-  const open = `${path}/${wall.toMeasure ? 'measure' : 'layout'}`
+  const open = `${path}/${wall.toMeasure ? 'measure' : may('jobs') ? 'layout' : 'mark'}`
   return (
     <Item>
       {/* the name beside it is the same link */}
@@ -146,32 +148,34 @@ export function WallCard({
             </Suspense>
           )}
         </Soft>
-        <Tools>
-          <RenameHere
-            what={wall.name}
-            name={wall.name}
-            action={`/jobs/${jobId}`}
-            fields={{ intent: 'renameWall', wallId: wall.id }}
-          />
-          <Tip text={`Duplicate ${wall.name}`}>
-            <Button
-              $kind="quiet"
-              aria-label={`Duplicate ${wall.name}`}
-              onPress={() => send({ intent: 'duplicateWall' })}
-            >
-              <Copy size={18} aria-hidden />
-            </Button>
-          </Tip>
-          <Tip text={wall.archived ? `Bring ${wall.name} back` : `Put ${wall.name} away`}>
-            <Button
-              $kind="quiet"
-              aria-label={wall.archived ? `Bring ${wall.name} back` : `Put ${wall.name} away`}
-              onPress={() => send({ intent: wall.archived ? 'restoreWall' : 'archiveWall' })}
-            >
-              {wall.archived ? <ArchiveRestore size={18} aria-hidden /> : <Archive size={18} aria-hidden />}
-            </Button>
-          </Tip>
-        </Tools>
+        {may('jobs') ? (
+          <Tools>
+            <RenameHere
+              what={wall.name}
+              name={wall.name}
+              action={`/jobs/${jobId}`}
+              fields={{ intent: 'renameWall', wallId: wall.id }}
+            />
+            <Tip text={`Duplicate ${wall.name}`}>
+              <Button
+                $kind="quiet"
+                aria-label={`Duplicate ${wall.name}`}
+                onPress={() => send({ intent: 'duplicateWall' })}
+              >
+                <Copy size={18} aria-hidden />
+              </Button>
+            </Tip>
+            <Tip text={wall.archived ? `Bring ${wall.name} back` : `Put ${wall.name} away`}>
+              <Button
+                $kind="quiet"
+                aria-label={wall.archived ? `Bring ${wall.name} back` : `Put ${wall.name} away`}
+                onPress={() => send({ intent: wall.archived ? 'restoreWall' : 'archiveWall' })}
+              >
+                {wall.archived ? <ArchiveRestore size={18} aria-hidden /> : <Archive size={18} aria-hidden />}
+              </Button>
+            </Tip>
+          </Tools>
+        ) : null}
       </div>
     </Item>
   )

@@ -11,6 +11,7 @@ import { JobFrame } from '~/editor/work/JobFrame'
 import { useWork, type WorkData } from '~/editor/work/useWork'
 import { durationText, learnedName, logText, money, rateSaid, taskKindName } from '~/messages'
 import type { Act, YardAct } from '~/model'
+import { useMay } from '~/ui/rights'
 import { Button } from '~/ui/Button'
 import { Charted } from '~/ui/Charted'
 import { Fold } from '~/ui/Fold'
@@ -48,6 +49,7 @@ export interface LogPageProps {
 
 /** A job's log: its days as they wrote themselves, estimates beside what was worked, what it cost, and the crew's rates. */
 export function LogPage({ job, wallActs, rates, names, now, at }: LogPageProps) {
+  const may = useMay()
   const inHand = useWork(job, now)
   const { saver, places, plan, acts, settings, record } = inHand
   const worked = useMemo(
@@ -118,13 +120,15 @@ export function LogPage({ job, wallActs, rates, names, now, at }: LogPageProps) 
             </>
           )}
         </Sheet>
-        <Sheet aria-label={logText.cost}>
-          <h2>{logText.cost}</h2>
-          <p data-testid="spent">
-            {spent.length === 0 ? logText.costNone : logText.costLine(money(sum, settings.currency))}
-            {unpriced > 0 ? ` ${logText.unpriced(unpriced)}` : ''}
-          </p>
-        </Sheet>
+        {may('prices') ? (
+          <Sheet aria-label={logText.cost}>
+            <h2>{logText.cost}</h2>
+            <p data-testid="spent">
+              {spent.length === 0 ? logText.costNone : logText.costLine(money(sum, settings.currency))}
+              {unpriced > 0 ? ` ${logText.unpriced(unpriced)}` : ''}
+            </p>
+          </Sheet>
+        ) : null}
         <RatesLearned rates={rates} jobId={job.id} record={record} state={acts} />
         <Sheet aria-label={logText.day}>
           <DayPages

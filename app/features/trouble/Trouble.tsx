@@ -1,5 +1,5 @@
 import { styled } from 'styled-components'
-import { troubleText } from '~/messages'
+import { roleText, troubleText } from '~/messages'
 import { LinkButton } from '~/ui/Button'
 import { PageMain, Row, Soft } from '~/ui/page'
 
@@ -26,6 +26,8 @@ function saidOf(status: number | null): Said {
   switch (status) {
     case null:
       return troubleText.away
+    case 403:
+      return { ...roleText.closed, text: roleText.refused }
     case 404:
       return troubleText.missing
     case 409:

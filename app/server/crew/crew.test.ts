@@ -17,6 +17,8 @@ const DAY = 86_400_000
 
 async function withIda() {
   const db = openDatabase(':memory:')
+  // somebody is the owner, whoever is shut out
+  await addMember(db, 'Olga', 'blue field ladder')
   const added = await addMember(db, ' Ida ', 'green field ladder')
   if (!added.ok) throw new Error(added.issue)
   return { db, ida: added.value }
@@ -40,7 +42,7 @@ describe('the crew', () => {
     expect(await addMember(db, 'IDA', 'another long one')).toEqual({ ok: false, issue: 'nameTaken' })
     expect(await addMember(db, ' ', 'another long one')).toEqual({ ok: false, issue: 'nameMissing' })
     expect(await addMember(db, 'Ole', 'short')).toEqual({ ok: false, issue: 'passphraseShort' })
-    expect(listMembers(db)).toHaveLength(1)
+    expect(listMembers(db)).toHaveLength(2)
   })
 
   test('a session lets in until its time is over, it is ended, or put out', async () => {

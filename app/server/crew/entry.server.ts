@@ -1,8 +1,18 @@
-import { createContext, createCookie, type MiddlewareFunction, redirect } from 'react-router'
-import { MEMBER_HEADER, REFUSED_HEADER } from '~/model'
+import {
+  createContext,
+  createCookie,
+  data,
+  type MiddlewareFunction,
+  redirect,
+  type RouterContextProvider,
+} from 'react-router'
+import { roleText } from '~/messages'
+import { may, MEMBER_HEADER, ON_THE_MACHINE, REFUSED_HEADER, type Right, type Standing } from '~/model'
 import { network } from '../http/network.server'
 import { onDatabase } from '../database.server'
 import type { Member } from './members.server'
+import { bearerOf, isDevice } from './deviceTokens.server'
+import { insteadOf, rightFor } from './rights.server'
 import { memberOf, SESSION_DAYS } from './sessions.server'
 
 /** Who asked; null on the machine itself, where nobody signs in. */
@@ -14,6 +24,8 @@ export const addressContext = createContext('')
 /** Pages for whoever is not in yet. */
 const OPEN = new Set(['/sign-in', '/healthz'])
 const CLIENT_PAGE = /^\/c\/[\w-]+(\/photo\/[\w-]+)?$/
+/** Where devices post what they read. */
+const READINGS = /^\/devices\/[\w-]+\/readings$/
 /** What scripts of a page post: answered with a status they understand instead of another page. */
 const POSTED_BY_SCRIPTS = /\/(document|acts|history|readings)$/
 
@@ -44,7 +56,31 @@ export function safePath(to: string | null): string {
   return to !== null && /^\/(?![/\\])[^\s\\]*$/.test(to) ? to : '/'
 }
 
-/** On the network nobody is let in without signing in. */
+/** The page that a path of data is of. */
+function pagePath(path: string): string {
+  return path === '/_root' || path === '/_' ? '/' : path
+}
+
+/** Says that the role of whoever asks is not one for that, in the way it was asked; or leads on to where they may go. */
+function notAllowed(path: string, method: string): Response {
+  const instead = method === 'GET' ? insteadOf(path) : null
+  if (instead !== null) throw redirect(instead)
+  if (POSTED_BY_SCRIPTS.test(path))
+    return Response.json({ kind: 'refused', problems: [roleText.refused] }, { status: 403 })
+  throw data(roleText.refused, { status: 403 })
+}
+
+/** What whoever asks may do. */
+export function standingOf(context: Readonly<RouterContextProvider>): Standing {
+  return context.get(memberContext) ?? ON_THE_MACHINE
+}
+
+/** Whether whoever asks may do what takes a right. */
+export function mayOf(context: Readonly<RouterContextProvider>, right: Right): boolean {
+  return may(standingOf(context), right)
+}
+
+/** On the network nobody is let in without signing in, and nobody does what their role is not one for. */
 export const signInGate: MiddlewareFunction<Response> = async ({ request, context }, next) => {
   if (network().local) return next()
   const { pathname, search } = new URL(request.url)
@@ -60,8 +96,14 @@ export const signInGate: MiddlewareFunction<Response> = async ({ request, contex
       { status: 401, headers: { [REFUSED_HEADER]: 'otherMember' } },
     )
   // a client's link opens its own page and no other
+  // a device posts readings by its own token, and does nothing else with it
+  const bearer = bearerOf(request.headers.get('authorization'))
+  if (!member && bearer !== null && request.method === 'POST' && READINGS.test(path))
+    if (onDatabase((db) => isDevice(db, bearer, Date.now()))) return next()
+  if (member && !may(member, rightFor(pagePath(path), request.method)))
+    return notAllowed(path, request.method)
   if (member || OPEN.has(path) || CLIENT_PAGE.test(path)) return next()
   if (POSTED_BY_SCRIPTS.test(path)) return Response.json({ kind: 'signedOut' }, { status: 401 })
-  const to = request.method === 'GET' ? `${path === '/_root' || path === '/_' ? '/' : path}${search}` : '/'
+  const to = request.method === 'GET' ? `${pagePath(path)}${search}` : '/'
   throw redirect(`/sign-in?to=${encodeURIComponent(to)}`)
 }

@@ -40,7 +40,7 @@ export function startSession(
 /** Who a cookie lets in; null where it is unknown, its time is over, or the member is shut out. */
 export function memberOf(db: Database, token: string, now: number): Member | null {
   const row = db
-    .select({ id: members.id, name: members.name })
+    .select({ id: members.id, name: members.name, role: members.role, seesPrices: members.seesPrices })
     .from(sessions)
     .innerJoin(members, eq(sessions.memberId, members.id))
     .where(and(eq(sessions.id, keyOf(token)), gt(sessions.expiresAt, now), isNull(members.shutOutAt)))
@@ -58,6 +58,7 @@ export function endSession(db: Database, token: string): void {
 /** A browser that is in. */
 export interface Presence {
   readonly id: string
+  readonly memberId: string
   readonly name: string
   readonly by: 'passphrase' | 'code'
   readonly browser: string
@@ -77,6 +78,7 @@ export function whoIsIn(db: Database, now: number): Presence[] {
   return db
     .select({
       id: sessions.id,
+      memberId: sessions.memberId,
       name: members.name,
       by: sessions.by,
       browser: sessions.browser,

@@ -129,6 +129,11 @@ export const members = sqliteTable('members', {
   name: text('name').notNull().unique(),
   /** The passphrase, hashed; never the passphrase. */
   hash: text('hash').notNull(),
+  role: text('role', { enum: ['owner', 'lead', 'helper'] })
+    .notNull()
+    .default('lead'),
+  /** Whether a helper sees what things cost. */
+  seesPrices: integer('sees_prices', { mode: 'boolean' }).notNull().default(false),
   createdAt: integer('created_at').notNull(),
   /** When they were shut out; null while they may come in. */
   shutOutAt: integer('shut_out_at'),
@@ -151,6 +156,14 @@ export const sessions = sqliteTable(
   },
   (table) => [index('sessions_by_member').on(table.memberId)],
 )
+
+/** What a device on the network signs its readings with. The key is a hash of it: it is shown once, as it is made. */
+export const deviceTokens = sqliteTable('device_tokens', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  createdAt: integer('created_at').notNull(),
+  usedAt: integer('used_at'),
+})
 
 /** A code that lets one phone in, once and for a short time. The key is a hash of it. */
 export const pairings = sqliteTable('pairings', {
