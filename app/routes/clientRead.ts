@@ -1,6 +1,6 @@
 import { photoOverlay } from '~/features/client/renderClient'
-import { type PagePart, pageParts, shownOf, type Shown } from '~/features/client/shown'
-import type { ClientPageView, Typed } from '~/features/client/clientView'
+import { pageParts, shownOf } from '~/features/client/shown'
+import type { ClientPageView, PagePart, Shown, Typed } from '~/features/client/clientView'
 import { type ClientPage, composited, openLink, shownBytes } from '~/server/clientPage.server'
 import type { Database } from '~/server/db/database.server'
 import { fingerprintOf, sign, type SignProblem, type Ticked } from '~/server/signatures.server'

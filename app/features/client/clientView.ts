@@ -1,14 +1,17 @@
 import type { ClientPick, Remark } from '~/core/agree/clientWord'
+import type { WallColors } from '~/core/agree/wallColors'
+import type { Scene } from '~/core/scene/buildScene'
+import type { ShownKind } from '~/messages'
 import type {
   BesideWall,
   ClientLinkBody,
   DesignDocument,
   DrawnLine,
+  PaintUse,
   PhotoMarks,
   Settings,
   Survey,
 } from '~/model'
-import type { PagePart, Shown } from './shown'
 
 /** A wall as the client's page shows it. */
 export interface ClientWallView {
@@ -65,6 +68,29 @@ export interface TypedRemark {
 }
 
 export const NOTHING_TYPED: Typed = { name: '', line: '', remarks: new Map(), ticks: new Map() }
+
+/** All that a client reads of one option, and all it is drawn from. */
+export interface ShownOption {
+  readonly name: string
+  readonly title: string
+  readonly scene: Scene
+  readonly palette: WallColors
+  readonly colors: readonly { readonly use: PaintUse; readonly name: string; readonly hex: string }[]
+  /** The sum as it is written; null where it is not known, missing where the link shows none. */
+  readonly price?: string | null
+  readonly hours?: { readonly hours: string; readonly days: string }
+}
+
+/** What a page shows of every option, by wall and option. */
+export type Shown = ReadonlyMap<string, ShownOption>
+
+/** One part of what a page shows, with the text that its digest is of. */
+export interface PagePart {
+  readonly kind: ShownKind
+  readonly wall: string | null
+  readonly option: string | null
+  readonly text: string
+}
 
 /** All the client's page is drawn from. */
 export interface ClientView {

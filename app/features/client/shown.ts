@@ -1,9 +1,9 @@
 import { canonicalText, inPickedColors } from '~/core/agree/clientWord'
 import { type OptionFigures, optionFigures } from '~/core/agree/optionFigures'
-import { colorsOf, type WallColors } from '~/core/agree/wallColors'
+import { colorsOf } from '~/core/agree/wallColors'
 import { computePlan } from '~/core/computePlan'
 import { stripNames } from '~/core/layout/stripNames'
-import { buildScene, type Scene } from '~/core/scene/buildScene'
+import { buildScene } from '~/core/scene/buildScene'
 import {
   figureText,
   layoutTitle,
@@ -13,22 +13,10 @@ import {
   type Wording,
   wallSizeText,
 } from '~/messages'
-import { inForce, PAINT_USES, type PaintUse, type Settings, type Workpiece } from '~/model'
-import type { ClientPageView, ClientWallView } from './clientView'
+import { inForce, PAINT_USES, type Settings, type Workpiece } from '~/model'
+import type { ClientPageView, ClientWallView, PagePart, Shown, ShownOption } from './clientView'
 
 type OptionView = ClientWallView['options'][number]
-
-/** All that a client reads of one option, and all it is drawn from. */
-export interface ShownOption {
-  readonly name: string
-  readonly title: string
-  readonly scene: Scene
-  readonly palette: WallColors
-  readonly colors: readonly { readonly use: PaintUse; readonly name: string; readonly hex: string }[]
-  /** The sum as it is written; null where it is not known, missing where the link shows none. */
-  readonly price?: string | null
-  readonly hours?: { readonly hours: string; readonly days: string }
-}
 
 function wordingOf({ wall, settings }: Workpiece, plan: ReturnType<typeof computePlan>): Wording {
   const { units, tape, materials, currency } = settings
@@ -85,9 +73,6 @@ export function shownOption(page: ClientPageView, wall: ClientWallView, option: 
   }
 }
 
-/** What a page shows of every option, by wall and option. */
-export type Shown = ReadonlyMap<string, ShownOption>
-
 /** The key of an option of a wall. */
 export function optionKey(wallId: string, optionId: string): string {
   return `${wallId}/${optionId}`
@@ -99,14 +84,6 @@ export function shownOf(page: ClientPageView): Shown {
       wall.options.map((option) => [optionKey(wall.id, option.id), shownOption(page, wall, option)] as const),
     ),
   )
-}
-
-/** One part of what a page shows, with the text that its digest is of. */
-export interface PagePart {
-  readonly kind: ShownKind
-  readonly wall: string | null
-  readonly option: string | null
-  readonly text: string
 }
 
 /** The paints a client may pick for a wall, by what they are for; none where the link shows no colors. */

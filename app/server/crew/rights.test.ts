@@ -1,6 +1,7 @@
-import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { gunzipSync } from 'node:zlib'
 import SqliteDatabase from 'better-sqlite3'
 import { matchPath } from 'react-router'
 import { wallWindow } from '../../../tests/windows'
@@ -152,6 +153,29 @@ describe('the owner', () => {
     // one that is shut out is no owner who could stay
     expect(giveRole(db, id('Ben'), { role: 'lead', seesPrices: false })).toBe(false)
     expect(roles()).toEqual(['Ben owner', 'Cleo lead', 'Ida owner'])
+  })
+
+  test('is whoever came first in a database of before there were roles; the others lead, as they did', () => {
+    const folder = mkdtempSync(join(tmpdir(), 'regla-'))
+    const file = join(folder, 'before.db')
+    writeFileSync(file, gunzipSync(readFileSync('tests/versions/schema-8.sqlite.gz')))
+    const before = new SqliteDatabase(file)
+    before.prepare('update members set shut_out_at = 1').run()
+    for (const [id, name, at] of [
+      ['m-gone', 'Gone', 1],
+      ['m-first', 'First', 2],
+      ['m-next', 'Next', 3],
+    ] as const)
+      before
+        .prepare('insert into members (id, name, hash, created_at, shut_out_at) values (?, ?, ?, ?, ?)')
+        .run(id, name, 'x', at, id === 'm-gone' ? 9 : null)
+    before.close()
+    const db = openDatabase(file)
+    const roles = Object.fromEntries(listMembers(db).map(({ id, role }) => [id, role]))
+    sqliteOf(db).close()
+    rmSync(folder, { recursive: true, force: true })
+    expect(roles).toMatchObject({ 'm-gone': 'lead', 'm-first': 'owner', 'm-next': 'lead' })
+    expect(Object.values(roles).filter((role) => role === 'owner')).toHaveLength(1)
   })
 
   test('has a backup that lets nobody in: no browser, no code, no device, not even in bytes that are left over', async () => {
