@@ -17,7 +17,7 @@ import {
 import type { Route } from './+types/root'
 import { Anywhere } from './features/anywhere/Anywhere'
 import { Trouble } from './features/trouble/Trouble'
-import { memberContext, signInGate, standingOf } from './server/crew/entry.server'
+import { databaseGate, memberContext, signInGate, standingOf } from './server/crew/entry.server'
 import { buildNow } from './server/news.server'
 import { themeOf } from './server/theme.server'
 import { GlobalStyle } from './ui/GlobalStyle'
@@ -35,7 +35,7 @@ export const links: Route.LinksFunction = () => [
 ]
 
 /** On the network nobody is let in without signing in. */
-export const middleware = [signInGate]
+export const middleware = [databaseGate, signInGate]
 
 export function loader({ request, context }: Route.LoaderArgs) {
   const member = context.get(memberContext)

@@ -82,6 +82,8 @@ function open(): Database {
       every(CHECKPOINT_EVERY, () => beside('writing into the main file', () => checkpoint(db))),
       every(CARE_EVERY, () => beside('the day’s copy', () => care(db))),
     ]
+    // here a wait holds up everybody: what takes longer is waited for beside the other requests (whenFree)
+    sqliteOf(db).pragma(`busy_timeout = ${BUSY_IN_THREAD_MS}`)
     kept.reglaDatabase = { db, claim, timers }
     beside('the day’s copy', () => care(db))
     return db
@@ -89,6 +91,44 @@ function open(): Database {
     claim.release()
     throw error
   }
+}
+
+/** For how long a request waits for another program's lock with the thread held: longer waits are `whenFree`'s. */
+export const BUSY_IN_THREAD_MS = 200
+/** How often a lock is looked at, and for how long a request waits for it. */
+const LOOK_EVERY_MS = 100
+const BUSY_DEADLINE_MS = 10_000
+
+/**
+ * Waits until no other program holds the database from a request that reads, or one that writes, without holding up other requests.
+ * After `deadline`, in milliseconds, it goes on all the same: whatever is asked of the database then says that it is busy.
+ */
+export async function whenFree(writes: boolean, deadline = BUSY_DEADLINE_MS): Promise<void> {
+  const until = performance.now() + deadline
+  for (;;) {
+    try {
+      onDatabase((db) => {
+        const sqlite = sqliteOf(db)
+        sqlite.pragma('busy_timeout = 0')
+        try {
+          if (writes) sqlite.exec('begin immediate; rollback')
+          else sqlite.prepare('select 1 from jobs limit 1').get()
+        } finally {
+          sqlite.pragma(`busy_timeout = ${BUSY_IN_THREAD_MS}`)
+        }
+      })
+      return
+    } catch (thrown) {
+      // what else is wrong is said by whoever asks the database for something
+      if (performance.now() > until || !isBusy(thrown)) return
+      await new Promise((done) => setTimeout(done, LOOK_EVERY_MS))
+    }
+  }
+}
+
+const BUSY = Symbol('busy')
+function isBusy(thrown: unknown): boolean {
+  return typeof thrown === 'object' && thrown !== null && BUSY in thrown
 }
 
 /**
@@ -101,7 +141,8 @@ export function onDatabase<T>(work: (db: Database) => T): T {
   } catch (error) {
     const trouble = troubleOf(error, databaseFile())
     if (!trouble) throw error
-    throw data(databaseText(trouble), { status: trouble.code === 'full' ? 507 : 503 })
+    const answer = data(databaseText(trouble), { status: trouble.code === 'full' ? 507 : 503 })
+    throw trouble.code === 'busy' ? Object.assign(answer, { [BUSY]: true }) : answer
   }
 }
 

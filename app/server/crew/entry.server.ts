@@ -9,7 +9,7 @@ import {
 import { roleText } from '~/messages'
 import { may, MEMBER_HEADER, ON_THE_MACHINE, REFUSED_HEADER, type Right, type Standing } from '~/model'
 import { network } from '../http/network.server'
-import { onDatabase } from '../database.server'
+import { onDatabase, whenFree } from '../database.server'
 import type { Member } from './members.server'
 import { bearerOf, isDevice } from './deviceTokens.server'
 import { insteadOf, rightFor } from './rights.server'
@@ -78,6 +78,12 @@ export function standingOf(context: Readonly<RouterContextProvider>): Standing {
 /** Whether whoever asks may do what takes a right. */
 export function mayOf(context: Readonly<RouterContextProvider>, right: Right): boolean {
   return may(standingOf(context), right)
+}
+
+/** Another program that holds the database holds up the requests that need it, and no others. */
+export const databaseGate: MiddlewareFunction<Response> = async ({ request }, next) => {
+  if (new URL(request.url).pathname !== '/healthz') await whenFree(request.method === 'POST')
+  return next()
 }
 
 /** On the network nobody is let in without signing in, and nobody does what their role is not one for. */
