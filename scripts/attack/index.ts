@@ -6,6 +6,7 @@ import { HANGS_MS, mutatedFiles, mutatedRequests, mutatedSaves, strangers, type 
 import { fullDisk, largePages, manyClients, twoServers } from './servers'
 import { startTarget } from './target'
 import { slowPages } from './slow'
+import { eachRouteByEachRole } from './roles'
 import { killAtSteps } from './steps'
 import { twoPhones } from './phones'
 import { writersOnEveryPage } from './writers'
@@ -55,6 +56,18 @@ note(
   'kill -9 while saving',
   `${killed.kills} kills, ${killed.saidSaved} said saved, ${killed.lost} lost, ${killed.unsound} unsound`,
   killed.lost === 0 && killed.unsound === 0 && killed.saidSaved > 0,
+)
+const roles = await eachRouteByEachRole(of(60, 12))
+note(
+  'each address by each role, and by nobody',
+  `${roles.asked} asked, ${roles.wrong.length} answered otherwise than the table of rights says`,
+  roles.wrong.length === 0,
+)
+for (const each of roles.wrong.slice(0, 8)) console.log(`         ${each}`)
+note(
+  'guesses of a passphrase by odd spellings of the address, and by the plain one',
+  `${roles.odd.guesses} by odd ones, ${roles.odd.judged} judged; ${roles.plain.guesses} by the plain one in one go, ${roles.plain.judged} judged (10 a minute)`,
+  roles.odd.judged === 0 && roles.plain.judged <= 20,
 )
 const two = await twoServers(of(240, 20))
 note(
