@@ -3,6 +3,7 @@ import { useFetcher } from 'react-router'
 import { useWorkerAnswer } from '~/editor/useWorkerAnswer'
 import { count, money, roomOptionText, whyNot } from '~/messages'
 import { type DesignDocument, LIMITS } from '~/model'
+import { useMay } from '~/ui/rights'
 import { Button } from '~/ui/Button'
 import { Alert, Row, Sheet, Soft } from '~/ui/page'
 import { Table } from '~/ui/Table'
@@ -30,6 +31,7 @@ export function RoomOptions({
 }) {
   const fetcher = useFetcher<{ said: string | null }>()
   const [name, setName] = useState('')
+  const may = useMay()
   const asked = useMemo(
     () => ({
       options: options.flatMap(({ designs }) =>
@@ -53,7 +55,8 @@ export function RoomOptions({
       cost: costs.includes(null) ? null : costs.reduce((sum: number, each) => sum + (each ?? 0), 0),
     }
   }
-  if (walls.length === 0) return null
+  // whoever only works at the wall chooses nothing here, and sees no sums
+  if (walls.length === 0 || !may('jobs')) return null
   return (
     <Sheet aria-label={roomOptionText.title}>
       <h2>{roomOptionText.title}</h2>
