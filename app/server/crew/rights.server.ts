@@ -32,7 +32,7 @@ export const RIGHTS: ReadonlyMap<string, Taken> = new Map([
     '/devices',
     '/news',
   ]),
-  // what a document or an act may be is looked at where it is read
+  // which kinds of documents a role may change is looked at where they are saved
   ...rows('wall', 'wall', [
     `${WALL}/document`,
     `${WALL}/acts`,
